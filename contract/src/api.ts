@@ -1,0 +1,126 @@
+import { z } from 'zod';
+import { ACTS } from '@sounding/core/edition/edition.ts';
+import { channel, climate, dateText, hemisphere } from './caseInput.ts';
+
+/** Bodies of requests and answers of the HTTP interface. Ids are UUIDs; those of new rows are made by the client,
+ * so that a request sent twice is stored once. */
+const uuid = z.uuid();
+const shortText = z.string().trim().max(200);
+const longText = z.string().max(20_000);
+
+/** "Don't know" is kept too: it is no evidence, but the question need not be asked again. */
+export const UNKNOWN_ANSWER = 'unknown';
+
+export const newCase = z.object({
+  id: uuid,
+  questionId: uuid,
+  caller: z.object({ name: shortText.min(1, 'give a name, or "unknown caller"'), phone: shortText.default(''), email: shortText.default(''), place: shortText.default('') }),
+  channel: z.enum(['telephone', 'email', 'table']),
+  opening: longText.default(''),
+});
+export const casePatch = z
+  .object({ status: z.enum(['waiting', 'open', 'answered', 'closed']), followUpOn: dateText.nullable(), caller: newCase.shape.caller.partial() })
+  .partial()
+  .strict();
+export const questionPatch = z.object({ hostId: z.string().max(80).nullable(), title: shortText, stationId: uuid.nullable(), climate, hemisphere, setting: z.enum(['phone', 'table']) }).partial().strict();
+export const newQuestion = z.object({ id: uuid, title: shortText.default('') });
+
+export const readingBody = z.object({
+  id: uuid,
+  finding: z.string().min(1).max(80),
+  answer: z.string().min(1).max(80),
+  channel,
+  from: z.string().max(2000).default(''),
+  statementId: uuid.nullable().default(null),
+});
+export const statementBody = z.object({
+  id: uuid,
+  said: longText.min(1, 'there is nothing said'),
+  asked: longText.nullable().default(null),
+  readings: z.array(readingBody).max(60).default([]),
+});
+export const withdrawal = z.object({ withdrawn: z.boolean() });
+export const snapshotBody = z.object({
+  id: uuid,
+  edition: z.string().max(60),
+  engine: z.string().max(30),
+  standing: z.array(z.object({ cause: z.string(), probability: z.number().min(0).max(1) })).min(1).max(2000),
+  readings: z.array(uuid).max(500),
+});
+export const adviceBody = z.object({
+  id: uuid,
+  body: longText.min(1, 'the reply is empty'),
+  act: z.enum(ACTS),
+  causeId: z.string().max(80),
+  probability: z.number().min(0).max(1),
+  edition: z.string().max(60),
+  overrule: shortText.default(''),
+  followUpOn: dateText.nullable().default(null),
+});
+export const deskPatch = z.object({ today: dateText });
+
+export const caseListQuery = z.object({
+  search: z.string().trim().max(200).default(''),
+  status: z.enum(['waiting', 'open', 'answered', 'closed']).optional(),
+  limit: z.coerce.number().int().min(1).max(200).default(50),
+  offset: z.coerce.number().int().min(0).default(0),
+});
+
+const station = z.object({ id: uuid, name: z.string(), altitudeM: z.number(), lat: z.number(), lon: z.number() });
+export const sessionView = z.object({
+  person: z.object({ id: uuid, name: z.string(), role: z.string() }),
+  desk: z.object({ id: uuid, name: z.string(), climate, hemisphere, today: dateText, demo: z.boolean() }),
+  edition: z.string(),
+  stations: z.array(station),
+});
+export const caseSummary = z.object({
+  id: uuid,
+  number: z.number(),
+  status: z.enum(['waiting', 'open', 'answered', 'closed']),
+  channel: z.enum(['telephone', 'email', 'table']),
+  caller: z.object({ name: z.string(), phone: z.string(), email: z.string(), place: z.string() }),
+  opening: z.string(),
+  receivedAt: z.string(),
+  followUpOn: z.string().nullable(),
+  hosts: z.array(z.string()),
+  causes: z.array(z.string()),
+});
+export const readingView = readingBody.extend({ takenAt: z.string(), withdrawnAt: z.string().nullable() });
+export const statementView = z.object({ id: uuid, said: z.string(), asked: z.string().nullable(), saidAt: z.string() });
+export const adviceView = adviceBody.extend({ updatedAt: z.string(), by: z.string() });
+export const questionView = z.object({
+  id: uuid,
+  position: z.number(),
+  title: z.string(),
+  hostId: z.string().nullable(),
+  stationId: uuid.nullable(),
+  climate,
+  hemisphere,
+  setting: z.enum(['phone', 'table']),
+  edition: z.string(),
+  openedOn: dateText,
+  statements: z.array(statementView),
+  readings: z.array(readingView),
+  snapshot: snapshotBody.extend({ takenAt: z.string() }).nullable(),
+  advice: adviceView.nullable(),
+});
+export const caseView = caseSummary.extend({ questions: z.array(questionView) });
+export const caseList = z.object({ cases: z.array(caseSummary), total: z.number() });
+export const weatherDayView = z.object({ on: dateText, minC: z.number().nullable(), maxC: z.number().nullable(), rainMm: z.number().nullable(), windMs: z.number().nullable(), humidityPct: z.number().nullable() });
+export const weatherView = z.object({ station: z.string(), days: z.array(weatherDayView) });
+
+export type NewCase = z.infer<typeof newCase>;
+export type CasePatch = z.infer<typeof casePatch>;
+export type QuestionPatch = z.infer<typeof questionPatch>;
+export type NewQuestion = z.infer<typeof newQuestion>;
+export type ReadingBody = z.infer<typeof readingBody>;
+export type StatementBody = z.infer<typeof statementBody>;
+export type SnapshotBody = z.infer<typeof snapshotBody>;
+export type AdviceBody = z.infer<typeof adviceBody>;
+export type SessionView = z.infer<typeof sessionView>;
+export type CaseSummary = z.infer<typeof caseSummary>;
+export type CaseView = z.infer<typeof caseView>;
+export type CaseList = z.infer<typeof caseList>;
+export type QuestionView = z.infer<typeof questionView>;
+export type ReadingView = z.infer<typeof readingView>;
+export type CaseListQuery = z.infer<typeof caseListQuery>;

@@ -1,0 +1,115 @@
+import type { Act, Cause, CauseKind, Climate, Edition, Hemisphere, Plant } from '../edition/edition.ts';
+import { UNLISTED } from '../edition/edition.ts';
+import { enoughToAnswer, type Enough } from '../diagnosis/enough.ts';
+import { evidenceFor, unexplainedBy, type Evidence } from '../diagnosis/evidence.ts';
+import { modelForSituation, type DiagnosticModel } from '../diagnosis/model.ts';
+import { posterior, type Reading } from '../diagnosis/posterior.ts';
+import { rankQuestions, type RankedQuestion } from '../diagnosis/questions.ts';
+import { soundingLine, type SoundingMark } from '../diagnosis/sounding.ts';
+import { monthOf, type IsoDate } from '../season/calendar.ts';
+import type { SeasonContext } from '../season/windows.ts';
+import type { WeatherSeries } from '../season/weather.ts';
+import { actFor, decide, optionStandings, type Decision, type OptionStanding } from '../treatment/decide.ts';
+
+/** Everything the engine needs to know of one question of a case. Plain data, so that a record can be replayed. */
+export interface ConsultInput {
+  host: string | null;
+  date: IsoDate | null;
+  climate: Climate | null;
+  hemisphere: Hemisphere;
+  setting: 'phone' | 'table';
+  readings: Reading[];
+  /** Findings asked about that the caller could not answer. */
+  unanswered: string[];
+  weather: WeatherSeries | null;
+}
+
+export interface Candidate {
+  cause: string;
+  name: string;
+  latin?: string;
+  also: string[];
+  kind: CauseKind;
+  probability: number;
+  act: Act;
+  evidence: Evidence[];
+}
+
+export interface Standing {
+  candidates: Candidate[];
+  questions: RankedQuestion[];
+  enough: Enough;
+  sounding: SoundingMark[];
+  decision: Decision;
+  options: OptionStanding[];
+  /** Findings the leader does not account for. */
+  unexplained: string[];
+}
+
+/** Raised whenever the same readings and edition could give another standing. */
+export const ENGINE_VERSION = '1.0.0';
+
+const UNLISTED_NAME = 'Something not on our list';
+/** Evidence is worked out for as many candidates as anyone will look at. */
+const WITH_EVIDENCE = 8;
+
+/** Reasons over one edition. Models are kept by situation, so that a reading costs only its own update. */
+export class Consultant {
+  private readonly models = new Map<string, DiagnosticModel>();
+  private readonly plants: Map<string, Plant>;
+  private readonly causes: Map<string, Cause>;
+
+  constructor(readonly edition: Edition) {
+    this.plants = new Map(edition.plants.map((plant) => [plant.id, plant]));
+    this.causes = new Map(edition.causes.map((cause) => [cause.id, cause]));
+  }
+
+  /** @throws RangeError for a host the edition does not have */
+  model(input: ConsultInput): DiagnosticModel {
+    const plant = input.host === null ? null : this.plants.get(input.host);
+    if (plant === undefined) throw new RangeError(`host "${input.host}" is not in this edition`);
+    const month = input.date === null ? null : monthOf(input.date);
+    const key = [input.host, month, input.climate, input.hemisphere, input.setting].join('|');
+    const known = this.models.get(key);
+    if (known) return known;
+    const model = modelForSituation(this.edition, { plant, month, climate: input.climate, hemisphere: input.hemisphere, setting: input.setting });
+    this.models.set(key, model);
+    return model;
+  }
+
+  /** The whole standing after the readings given: ranked causes, next questions, decision and dates. */
+  consult(input: ConsultInput): Standing {
+    const model = this.model(input);
+    const probabilities = posterior(model, input.readings);
+    const season: SeasonContext = { date: input.date, climate: input.climate, hemisphere: input.hemisphere, weather: input.weather };
+    const order = [...model.causes.keys()].sort((a, b) => (probabilities[b] ?? 0) - (probabilities[a] ?? 0));
+    const candidates = order.map((c, rank): Candidate => {
+      const id = model.causes[c] ?? UNLISTED;
+      const cause = this.causes.get(id);
+      const probability = probabilities[c] ?? 0;
+      return {
+        cause: id,
+        name: cause?.name ?? UNLISTED_NAME,
+        ...(cause?.latin ? { latin: cause.latin } : {}),
+        also: cause?.also ?? [],
+        kind: cause?.kind ?? 'unlisted',
+        probability,
+        act: !cause ? 'refer' : probability > 0.005 ? actFor(cause, season) : 'leave',
+        evidence: rank < WITH_EVIDENCE ? evidenceFor(model, input.readings, id) : [],
+      };
+    });
+    const answered = new Set([...input.readings.map((r) => r.finding), ...input.unanswered]);
+    const questions = rankQuestions(model, probabilities, answered, input.setting === 'phone' ? 'caller-looked' : 'in-hand');
+    const leader = candidates[0];
+    const leading = (leader && this.causes.get(leader.cause)) ?? null;
+    return {
+      candidates,
+      questions,
+      enough: enoughToAnswer(candidates.map((c) => ({ probability: c.probability, act: c.act, listed: c.cause !== UNLISTED })), questions, input.readings.length),
+      sounding: soundingLine(model, input.readings),
+      decision: decide(leading, leader?.probability ?? 0, season),
+      options: leading ? optionStandings(leading, season) : [],
+      unexplained: leader ? unexplainedBy(model, input.readings, leader.cause) : [],
+    };
+  }
+}

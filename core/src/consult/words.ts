@@ -1,0 +1,19 @@
+import type { Edition } from '../edition/edition.ts';
+
+/** "usually", "about as likely as not": a probability the way an advisor would say it. */
+export function likelihoodWord(probability: number): string {
+  if (probability >= 0.95) return 'almost certainly';
+  if (probability >= 0.8) return 'very likely';
+  if (probability >= 0.6) return 'likely';
+  if (probability >= 0.4) return 'perhaps';
+  return probability >= 0.15 ? 'possibly' : 'hardly';
+}
+
+/** A reading in plain words: the finding's name and what was answered. */
+export function readingText(edition: Edition, findingId: string, answer: string): string {
+  const finding = edition.findings.find((f) => f.id === findingId);
+  if (!finding) return `${findingId}: ${answer}`;
+  const negated = answer.startsWith('not:');
+  const say = finding.answers.find((a) => a.id === answer.replace(/^not:/, ''))?.say ?? answer;
+  return `${finding.name}: ${negated ? 'not ' : ''}${say}`;
+}

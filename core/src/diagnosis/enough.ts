@@ -1,0 +1,33 @@
+import type { Act } from '../edition/edition.ts';
+import type { RankedQuestion } from './questions.ts';
+
+export type Enough =
+  | { enough: true; because: 'one-stands-out' | 'same-advice' | 'nothing-left-to-ask' }
+  | { enough: false; because: 'no-readings' | 'still-open' };
+
+export const STANDS_OUT = 0.85;
+const SAME_ADVICE_SHARE = 0.9;
+const LEAST_USEFUL_BITS = 0.03;
+
+/**
+ * Is there enough to answer? Yes when one cause stands out, when everything still likely leads to the same
+ * advice, or when no question that can be asked would tell much. The last is not a diagnosis: see the decision.
+ * @param ranked causes with probability and the rung each would be answered with, likeliest first
+ */
+export function enoughToAnswer(
+  ranked: readonly { probability: number; act: Act; listed: boolean }[],
+  questions: readonly RankedQuestion[],
+  readingCount: number,
+): Enough {
+  if (readingCount === 0) return { enough: false, because: 'no-readings' };
+  const first = ranked[0];
+  if (first && first.listed && first.probability >= STANDS_OUT) return { enough: true, because: 'one-stands-out' };
+  let covered = 0;
+  for (const candidate of ranked) {
+    if (!first || candidate.act !== first.act || !candidate.listed) break;
+    covered += candidate.probability;
+    if (covered >= SAME_ADVICE_SHARE && readingCount >= 2) return { enough: true, because: 'same-advice' };
+  }
+  const useful = questions.some((question) => question.bits >= LEAST_USEFUL_BITS);
+  return useful ? { enough: false, because: 'still-open' } : { enough: true, because: 'nothing-left-to-ask' };
+}

@@ -1,0 +1,56 @@
+import type { DiagnosticModel } from './model.ts';
+import { byFinding, findingLogLikelihood, type Reading } from './posterior.ts';
+
+/** How strongly one finding speaks for or against a cause. */
+export interface Evidence {
+  finding: string;
+  answers: string[];
+  /** 10·log10 of the likelihood ratio of this cause against all others by their prior weight (decibans; Good 1950). */
+  decibans: number;
+}
+
+export type EvidenceWord = 'strongly for' | 'for' | 'slightly for' | 'neutral' | 'slightly against' | 'against' | 'strongly against';
+
+/** Words for a weight of evidence; 10 decibans is ten to one. */
+export function evidenceWord(decibans: number): EvidenceWord {
+  const size = Math.abs(decibans);
+  if (size < 1) return 'neutral';
+  const side = decibans > 0 ? 'for' : 'against';
+  if (size >= 10) return `strongly ${side}`;
+  return size >= 4 ? side : `slightly ${side}`;
+}
+
+/** Weight of evidence of each finding read so far, for one cause. */
+export function evidenceFor(model: DiagnosticModel, readings: readonly Reading[], causeId: string): Evidence[] {
+  const c = model.causes.indexOf(causeId);
+  if (c < 0) throw new RangeError(`cause "${causeId}" is not possible here`);
+  return [...byFinding(model, readings)].map(([finding, reports]) => {
+    const log = findingLogLikelihood(model, finding, reports);
+    let others = 0;
+    let weight = 0;
+    for (let k = 0; k < log.length; k++) {
+      if (k === c) continue;
+      const prior = Math.exp(model.logPrior[k] ?? -Infinity);
+      others += prior * Math.exp(log[k] ?? -Infinity);
+      weight += prior;
+    }
+    const ratio = weight > 0 ? (log[c] ?? 0) - Math.log(others / weight) : 0;
+    return { finding: finding.id, answers: reports.map((r) => r.answer), decibans: (10 * ratio) / Math.LN10 };
+  });
+}
+
+/** A reading the cause makes this much less likely than a plant picked at random is left unexplained by it. */
+const UNEXPLAINED_DECIBANS = -3;
+
+/** Findings that the cause does not account for: rarer under it than on plants in general. */
+export function unexplainedBy(model: DiagnosticModel, readings: readonly Reading[], causeId: string): string[] {
+  const c = model.causes.indexOf(causeId);
+  const out: string[] = [];
+  for (const [finding, reports] of byFinding(model, readings)) {
+    const log = findingLogLikelihood(model, finding, reports);
+    // the last cause is *unlisted*, whose likelihoods are the background
+    const ratio = (log[c] ?? 0) - (log[log.length - 1] ?? 0);
+    if ((10 * ratio) / Math.LN10 <= UNEXPLAINED_DECIBANS) out.push(finding.id);
+  }
+  return out;
+}

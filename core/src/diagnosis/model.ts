@@ -1,0 +1,129 @@
+import {
+  COMMONNESS_VALUES,
+  RATE_VALUES,
+  UNLISTED,
+  type Cause,
+  type Channel,
+  type Climate,
+  type Edition,
+  type Finding,
+  type Hemisphere,
+  type Plant,
+} from '../edition/edition.ts';
+import { northernMonth } from '../season/calendar.ts';
+import { hostWeight } from './hosts.ts';
+
+export interface ModelFinding {
+  id: string;
+  answers: string[];
+  /** Row a holds P(answer a | cause), one column a cause: index a * causes + c. */
+  likelihood: Float64Array;
+  /** P(answer) for plants in general; also what an unlisted cause shows. */
+  background: Float64Array;
+  /** Cost of asking in seconds; null = not to be had through the present channel. */
+  seconds: number | null;
+  reliability?: Partial<Record<Channel, number>>;
+}
+
+/** A naive Bayes network over plain numbers: edition and fitted data sets are both turned into one. */
+export interface DiagnosticModel {
+  causes: string[];
+  /** Natural logarithm; the exponentials sum to one. */
+  logPrior: Float64Array;
+  findings: ModelFinding[];
+  findingIndex: Map<string, number>;
+}
+
+export interface Situation {
+  plant: Plant | null;
+  /** 1–12 as on the caller's calendar; null = not known. */
+  month: number | null;
+  climate: Climate | null;
+  hemisphere: Hemisphere;
+  /** Where the advisor sits: at a telephone, or with the plant on the table. */
+  setting: 'phone' | 'table';
+}
+
+/** Share of calls whose cause the edition does not know. Elicited; learning will replace it. */
+export const UNLISTED_PRIOR = 0.05;
+const OUT_OF_CLIMATE = 0.06;
+const OUT_OF_SEASON = 0.08;
+const NEXT_TO_SEASON = 0.4;
+/** A mentioned set of answers never takes quite all of the probability: records and eyes err. */
+const LEAST_REMAINDER = 0.02;
+
+function seasonFactor(cause: Cause, situation: Situation): number {
+  if (cause.months.length === 0 || situation.month === null || situation.climate === 'tropical-highland') return 1;
+  const month = northernMonth(situation.month, situation.hemisphere);
+  if (cause.months.includes(month)) return 1;
+  const beside = [((month + 10) % 12) + 1, (month % 12) + 1];
+  return beside.some((m) => cause.months.includes(m)) ? NEXT_TO_SEASON : OUT_OF_SEASON;
+}
+
+function climateFactor(cause: Cause, situation: Situation): number {
+  if (cause.climates.length === 0 || situation.climate === null) return 1;
+  return cause.climates.includes(situation.climate) ? 1 : OUT_OF_CLIMATE;
+}
+
+/** Unnormalised prior weight of a cause; zero when the host rules it out. */
+export function priorWeight(cause: Cause, situation: Situation): number {
+  return (
+    hostWeight(cause, situation.plant) *
+    COMMONNESS_VALUES[cause.commonness] *
+    seasonFactor(cause, situation) *
+    climateFactor(cause, situation)
+  );
+}
+
+/**
+ * P(answer | cause) for one finding. Answers the cause mentions get their fixed number; what is left over
+ * goes to the others in proportion to the background. Over-full mentions are scaled down together.
+ */
+export function answerDistribution(finding: Finding, mentioned: Record<string, keyof typeof RATE_VALUES>): number[] {
+  const given = finding.answers.map((answer) => {
+    const word = mentioned[answer.id];
+    return word === undefined ? null : RATE_VALUES[word];
+  });
+  const sum = given.reduce<number>((total, rate) => total + (rate ?? 0), 0);
+  const restBackground = finding.answers.reduce((total, a, i) => total + (given[i] === null ? a.background : 0), 0);
+  if (restBackground === 0) return given.map((rate) => (rate ?? 0) / sum);
+  const remainder = Math.max(1 - sum, LEAST_REMAINDER);
+  const scale = (1 - remainder) / sum;
+  return finding.answers.map((answer, i) => {
+    const rate = given[i];
+    return rate === null || rate === undefined ? (remainder * answer.background) / restBackground : rate * scale;
+  });
+}
+
+/** Builds the network for one plant, month and climate from the causes possible there, and *unlisted*. */
+export function modelForSituation(edition: Edition, situation: Situation): DiagnosticModel {
+  const weighted = edition.causes
+    .map((cause) => ({ cause, weight: priorWeight(cause, situation) }))
+    .filter(({ weight }) => weight > 0);
+  const total = weighted.reduce((sum, { weight }) => sum + weight, 0);
+  const causes = [...weighted.map(({ cause }) => cause.id), UNLISTED];
+  const listedShare = total === 0 ? 0 : 1 - UNLISTED_PRIOR;
+  const logPrior = Float64Array.from([
+    ...weighted.map(({ weight }) => Math.log((weight / total) * listedShare)),
+    Math.log(1 - listedShare),
+  ]);
+  const rates = weighted.map(({ cause }) => new Map(cause.rates.map((rate) => [rate.finding, rate.answers])));
+  const findings = edition.findings.map((finding): ModelFinding => {
+    const background = Float64Array.from(finding.answers, (answer) => answer.background);
+    const likelihood = new Float64Array(finding.answers.length * causes.length);
+    for (let c = 0; c < causes.length; c++) {
+      const mentioned = rates[c]?.get(finding.id);
+      const column = mentioned ? answerDistribution(finding, mentioned) : background;
+      for (let a = 0; a < background.length; a++) likelihood[a * causes.length + c] = column[a] ?? 0;
+    }
+    return {
+      id: finding.id,
+      answers: finding.answers.map((answer) => answer.id),
+      likelihood,
+      background,
+      seconds: situation.setting === 'phone' ? finding.phoneSeconds : finding.tableSeconds,
+      ...(finding.reliability ? { reliability: finding.reliability } : {}),
+    };
+  });
+  return { causes, logPrior, findings, findingIndex: new Map(findings.map((f, i) => [f.id, i])) };
+}

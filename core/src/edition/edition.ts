@@ -1,0 +1,250 @@
+/**
+ * The compiled body of knowledge, as plain data. `knowledge` writes it, everything else reads it.
+ * Months and calendar dates are those of the northern hemisphere; `season/calendar.ts` turns them round.
+ */
+
+/** Where a figure comes from. `published` needs a source id; `common-practice` is a working rule of the trade. */
+export type Mark = 'published' | 'common-practice' | 'memory';
+export interface Provenance {
+  mark: Mark;
+  source?: string;
+  note?: string;
+}
+
+export const CLIMATES = [
+  'temperate-maritime',
+  'continental',
+  'mediterranean',
+  'arid',
+  'subtropical',
+  'tropical-highland',
+] as const;
+export type Climate = (typeof CLIMATES)[number];
+export type Hemisphere = 'N' | 'S';
+
+export const ORGANS = ['leaf', 'stem', 'root', 'flower', 'fruit', 'whole-plant', 'surroundings'] as const;
+export type Organ = (typeof ORGANS)[number];
+
+/** How often an answer goes with a cause; the numbers are fixed in RATE_VALUES. */
+export const RATE_VALUES = {
+  always: 0.97,
+  usually: 0.85,
+  often: 0.65,
+  sometimes: 0.35,
+  seldom: 0.12,
+  never: 0.01,
+} as const;
+export type RateWord = keyof typeof RATE_VALUES;
+
+/** How commonly a cause is met on a host it suits; relative weights, elicited. */
+export const COMMONNESS_VALUES = {
+  'very-common': 6,
+  common: 3,
+  occasional: 1.2,
+  uncommon: 0.5,
+  rare: 0.15,
+} as const;
+export type Commonness = keyof typeof COMMONNESS_VALUES;
+
+/** Channels, with the default chance that a report through them is a true look at the plant. */
+export const CHANNEL_RELIABILITY = {
+  'caller-unsure': 0.55,
+  caller: 0.82,
+  'caller-looked': 0.88,
+  photo: 0.85,
+  'in-hand': 0.95,
+  bench: 0.97,
+  laboratory: 0.99,
+} as const;
+export type Channel = keyof typeof CHANNEL_RELIABILITY;
+export const CHANNELS = Object.keys(CHANNEL_RELIABILITY) as Channel[];
+
+export interface Answer {
+  id: string;
+  /** What an advisor reads out, or shows on a chip. */
+  say: string;
+  /** Phrase patterns, see language/phrases.ts. */
+  words: string[];
+  /** Share of plants in general that would give this answer, 0..1; the answers of a finding sum to 1. */
+  background: number;
+}
+
+export interface Finding {
+  id: string;
+  name: string;
+  organ: Organ;
+  kind: 'symptom' | 'sign' | 'pattern' | 'history' | 'test' | 'site';
+  /** The question as it is read out loud. */
+  ask: string;
+  /** How to look, when the caller needs telling. */
+  check?: string;
+  answers: Answer[];
+  /** The answer that a plain "no" stands for, if there is one. */
+  absent?: string;
+  /** Caller's time in seconds, including the asking; null = cannot be answered on the phone. */
+  phoneSeconds: number | null;
+  tableSeconds: number;
+  reliability?: Partial<Record<Channel, number>>;
+}
+
+export type HostSelector =
+  | { any: true }
+  | { family: string }
+  | { genus: string }
+  | { group: string }
+  | { plant: string };
+export type HostWeight = HostSelector & { weight: number; note?: string };
+
+export interface CauseRate extends Provenance {
+  finding: string;
+  answers: Record<string, RateWord>;
+}
+
+export interface LookAlike {
+  cause: string;
+  separate: string[];
+  say: string;
+}
+
+/** Degree-days in °C·day above `baseC` from the biofix; single sine unless `method` says otherwise. */
+export interface DegreeDaySpan {
+  baseC: number;
+  upperC?: number;
+  method?: 'average' | 'single-sine';
+  /** MM-DD, northern hemisphere. */
+  biofix: string;
+  from: number;
+  to: number;
+}
+/** MM-DD to MM-DD, northern hemisphere; may run over the turn of the year. */
+export interface CalendarSpan {
+  from: string;
+  to: string;
+}
+export interface Window extends Provenance {
+  id: string;
+  name: string;
+  degreeDays?: DegreeDaySpan;
+  calendar?: Partial<Record<Climate | 'default', CalendarSpan>>;
+  /** A happening that nobody but the caller can date, such as petal fall. */
+  event?: string;
+  anyTime?: boolean;
+}
+
+export const ACTS = ['leave', 'culture', 'physical', 'biological', 'contact', 'systemic', 'remove', 'refer'] as const;
+/** Rungs of the ladder, gentlest first. */
+export type Act = (typeof ACTS)[number];
+
+export interface TreatmentOption extends Provenance {
+  id: string;
+  act: Act;
+  title: string;
+  how: string;
+  /** Window id of the same cause; without one it may be done at any time. */
+  window?: string;
+  repeat?: string;
+  not: string[];
+  cautions: string[];
+  effect: 'good' | 'fair' | 'poor';
+  /** The option this cause is answered with when its window allows. */
+  preferred?: boolean;
+  /** Works only while the cause is at work, so a closed window makes it useless. */
+  school?: string;
+}
+
+export type CauseKind =
+  | 'normal'
+  | 'fungus'
+  | 'oomycete'
+  | 'bacterium'
+  | 'virus'
+  | 'nematode'
+  | 'insect'
+  | 'mite'
+  | 'mollusc'
+  | 'animal'
+  | 'plant'
+  | 'nutrient'
+  | 'water'
+  | 'temperature'
+  | 'light'
+  | 'chemical'
+  | 'mechanical'
+  | 'cultural'
+  | 'unlisted';
+
+export interface Cause extends Provenance {
+  id: string;
+  name: string;
+  latin?: string;
+  also: string[];
+  kind: CauseKind;
+  story: string;
+  commonness: Commonness;
+  hosts: { include: HostWeight[]; exclude: HostSelector[] };
+  /** Climates it belongs to; empty = all. Elsewhere it is unusual, not impossible. */
+  climates: Climate[];
+  /** Months 1–12 (northern) in which callers notice it; empty = all year. */
+  months: number[];
+  rates: CauseRate[];
+  lookAlikes: LookAlike[];
+  windows: Window[];
+  options: TreatmentOption[];
+  leaveWhen: string;
+  /** One line for "is it worth doing anything". */
+  worth: string;
+  cautions: string[];
+  notifiable: boolean;
+  replyLine: string;
+}
+
+export interface Plant {
+  id: string;
+  name: string;
+  latin: string;
+  also: string[];
+  genus: string;
+  family: string;
+  groups: string[];
+  normal: { what: string; when?: string }[];
+  poisonous?: string;
+  care: Record<string, string>;
+  mark: Mark;
+}
+
+export interface CareTopic {
+  id: string;
+  name: string;
+  words: string[];
+}
+
+export interface Lexicon {
+  /** Named word classes used as {name} in phrase patterns. */
+  classes: Record<string, string[]>;
+  irregular: Record<string, string>;
+  negators: string[];
+  notNegating: string[];
+  doubts: string[];
+  stopWords: string[];
+  /** Words after or before a plant name that make it a neighbour, not the host. */
+  nearby: string[];
+  organs: Partial<Record<Organ, string[]>>;
+}
+
+export interface Source {
+  id: string;
+  cite: string;
+}
+
+export interface Edition {
+  /** Name of the edition and a digest of its contents, such as "2026.11-3fa9c2". */
+  version: string;
+  plants: Plant[];
+  findings: Finding[];
+  causes: Cause[];
+  careTopics: CareTopic[];
+  lexicon: Lexicon;
+  sources: Source[];
+}
+
+export const UNLISTED = 'unlisted';

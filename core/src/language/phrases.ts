@@ -1,0 +1,152 @@
+import type { Lexicon } from '../edition/edition.ts';
+import { stemOf, type Token } from './tokens.ts';
+
+/**
+ * A phrase pattern: terms that must all occur near each other, in any order. A term is a word, `a|b` alternatives,
+ * `{class}` from the lexicon, `word*` for a beginning, or `word!` for exactly that form. A leading `=` asks for the
+ * words in just that order with nothing between.
+ */
+export interface Phrase<T> {
+  terms: Term[];
+  adjacent: boolean;
+  value: T;
+}
+
+interface Term {
+  stems: Set<string>;
+  exact: Set<string>;
+  beginnings: string[];
+}
+
+/** How loosely the terms of a phrase may stand: content words between them, and what a comma or a small word counts. */
+const SLACK = 3;
+const COMMA = 2;
+const SMALL_WORD = 0.35;
+/** Tokens looked at to either side for the next term. */
+const REACH = 12;
+
+function compileTerm(text: string, lexicon: Lexicon): Term {
+  const term: Term = { stems: new Set(), exact: new Set(), beginnings: [] };
+  const add = (piece: string): void => {
+    const named = /^\{(.+)\}$/.exec(piece)?.[1];
+    if (named !== undefined) {
+      const members = lexicon.classes[named];
+      if (!members) throw new RangeError(`unknown word class {${named}}`);
+      members.forEach(add);
+    } else if (piece.endsWith('*')) term.beginnings.push(piece.slice(0, -1));
+    else if (piece.endsWith('!')) term.exact.add(piece.slice(0, -1));
+    else term.stems.add(stemOf(piece, lexicon.irregular));
+  };
+  text.split('|').forEach(add);
+  return term;
+}
+
+/** @throws RangeError for a word class the lexicon does not have */
+export function compilePhrase<T>(pattern: string, value: T, lexicon: Lexicon): Phrase<T> {
+  const adjacent = pattern.startsWith('=');
+  const terms = pattern
+    .replace(/^=/, '')
+    .toLowerCase()
+    .replace(/[-']/g, (c) => (c === '-' ? ' ' : ''))
+    .split(/\s+/)
+    .filter(Boolean)
+    .map((term) => compileTerm(term, lexicon));
+  return { terms, adjacent, value };
+}
+
+export interface PhraseMatch<T> {
+  value: T;
+  /** Indexes of the tokens used, ascending. */
+  at: number[];
+  score: number;
+}
+
+const fits = (term: Term, token: Token): boolean =>
+  term.stems.has(token.stem) || term.exact.has(token.word) || term.beginnings.some((start) => token.word.startsWith(start));
+
+function adjacentMatch(phrase: Phrase<unknown>, tokens: readonly Token[], start: number): number[] | null {
+  const at = phrase.terms.map((_, i) => start + i);
+  const ok = at.every((index, i) => {
+    const token = tokens[index];
+    return token !== undefined && token.clause === tokens[start]?.clause && fits(phrase.terms[i]!, token);
+  });
+  return ok ? at : null;
+}
+
+/** Where each token stands when small words count for little. */
+function positions(tokens: readonly Token[], isSmall: (token: Token) => boolean): number[] {
+  let at = 0;
+  return tokens.map((token) => (at += isSmall(token) ? SMALL_WORD : 1));
+}
+
+/** Grows a match from one token by taking, for every other term, the nearest free token of the clause. */
+function looseMatch(phrase: Phrase<unknown>, tokens: readonly Token[], where: readonly number[], start: number): number[] | null {
+  const clause = tokens[start]!.clause;
+  const at = [start];
+  for (const term of phrase.terms.slice(1)) {
+    let best = -1;
+    for (let reach = 1; reach <= REACH && best < 0; reach++) {
+      for (const index of [start + reach, start - reach]) {
+        const token = tokens[index];
+        if (token && token.clause === clause && !at.includes(index) && fits(term, token)) {
+          best = index;
+          break;
+        }
+      }
+    }
+    if (best < 0) return null;
+    at.push(best);
+  }
+  at.sort((a, b) => a - b);
+  const [first, last] = [at[0]!, at[at.length - 1]!];
+  const span = where[last]! - where[first]! + COMMA * (tokens[last]!.breath - tokens[first]!.breath);
+  return span <= phrase.terms.length - 1 + SLACK ? at : null;
+}
+
+/** Phrases kept by the stems their first term can begin with, so that a sentence looks only at those it may hold. */
+export class PhraseBook<T> {
+  private readonly byStem = new Map<string, Phrase<T>[]>();
+  private readonly others: Phrase<T>[] = [];
+  /** How many phrases know a stem; a rare one says more. */
+  private readonly uses = new Map<string, number>();
+
+  constructor(
+    private readonly phrases: readonly Phrase<T>[],
+    private readonly isSmall: (token: Token) => boolean,
+  ) {
+    for (const phrase of phrases) {
+      const first = phrase.terms[0];
+      if (!first) continue;
+      for (const stem of new Set(phrase.terms.flatMap((term) => [...term.stems]))) this.uses.set(stem, (this.uses.get(stem) ?? 0) + 1);
+      if (first.beginnings.length > 0 || first.exact.size > 0) this.others.push(phrase);
+      else for (const stem of first.stems) this.byStem.set(stem, [...(this.byStem.get(stem) ?? []), phrase]);
+    }
+  }
+
+  /** Every stem any phrase knows: what the spelling helper may correct to. */
+  get stems(): ReadonlySet<string> {
+    return new Set(this.uses.keys());
+  }
+
+  /** How much a word of a match says, 0.1 to 1.1: the rarer among the phrases, the more. */
+  private telling(token: Token): number {
+    const all = this.phrases.length;
+    return 0.1 + Math.log(1 + all / (this.uses.get(token.stem) ?? 2)) / Math.log(1 + all);
+  }
+
+  matches(tokens: readonly Token[]): PhraseMatch<T>[] {
+    const found: PhraseMatch<T>[] = [];
+    const where = positions(tokens, this.isSmall);
+    tokens.forEach((token, start) => {
+      for (const phrase of [...(this.byStem.get(token.stem) ?? []), ...this.others]) {
+        if (!fits(phrase.terms[0]!, token)) continue;
+        const at = phrase.adjacent ? adjacentMatch(phrase, tokens, start) : looseMatch(phrase, tokens, where, start);
+        if (!at) continue;
+        const spread = where[at[at.length - 1]!]! - where[at[0]!]! + 1 - at.length;
+        const said = at.reduce((sum, index) => sum + this.telling(tokens[index]!), 0);
+        found.push({ value: phrase.value, at, score: said + (phrase.adjacent ? 0.25 : 0) - 0.05 * Math.max(0, spread) });
+      }
+    });
+    return found;
+  }
+}

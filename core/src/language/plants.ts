@@ -1,0 +1,99 @@
+import { distance } from 'fastest-levenshtein';
+import type { Edition, Plant } from '../edition/edition.ts';
+import { tokenise, type Token } from './tokens.ts';
+
+export interface PlantMention {
+  plant: Plant;
+  at: number[];
+  /** True when the plant is a neighbour of the one the call is about. */
+  nearby: boolean;
+  /** Letters that had to be changed to read the name. */
+  distance: number;
+}
+
+interface NameEntry {
+  plant: Plant;
+  stems: string[];
+}
+
+/** Names of a plant in the ways people say them: scientific, common, and the genus when it is the only one known. */
+export function namesOf(plant: Plant): string[] {
+  return [plant.id.replace(/-/g, ' '), plant.name, plant.latin, ...plant.also];
+}
+
+/** Reads plant names out of talk, forgiving a slip or two of spelling in longer names. */
+export class PlantNames {
+  private readonly entries: NameEntry[];
+  private readonly single = new Map<string, Plant>();
+
+  constructor(
+    private readonly edition: Edition,
+    private readonly knownWord: (token: Token) => boolean,
+  ) {
+    const irregular = edition.lexicon.irregular;
+    const genera = new Map<string, Plant[]>();
+    for (const plant of edition.plants) genera.set(plant.genus, [...(genera.get(plant.genus) ?? []), plant]);
+    this.entries = edition.plants.flatMap((plant) => {
+      const names = [...namesOf(plant), ...(genera.get(plant.genus)?.[0] === plant ? [plant.genus] : [])];
+      return names.map((name) => ({ plant, stems: tokenise(name, irregular).map((token) => token.stem) }));
+    });
+    this.entries.sort((a, b) => b.stems.length - a.stems.length);
+    for (const { plant, stems } of this.entries) if (stems.length === 1 && !this.single.has(stems[0]!)) this.single.set(stems[0]!, plant);
+  }
+
+  private near(token: Token): { plant: Plant; distance: number } | null {
+    if (token.word.length < 5 || this.knownWord(token)) return null;
+    const allowed = token.word.length >= 9 ? 2 : 1;
+    let best: { plant: Plant; distance: number } | null = null;
+    for (const [stem, plant] of this.single) {
+      if (stem[0] !== token.stem[0] || Math.abs(stem.length - token.stem.length) > allowed) continue;
+      const d = distance(stem, token.stem);
+      if (d <= allowed && (best === null || d < best.distance)) best = { plant, distance: d };
+    }
+    return best;
+  }
+
+  private isNearby(tokens: readonly Token[], at: readonly number[]): boolean {
+    const nearby = new Set(this.edition.lexicon.nearby);
+    const from = Math.max(0, at[0]! - 2);
+    const to = Math.min(tokens.length - 1, at[at.length - 1]! + 4);
+    const clause = tokens[at[0]!]!.clause;
+    for (let i = from; i <= to; i++) {
+      const token = tokens[i]!;
+      if (token.clause !== clause || token.breath !== tokens[at[0]!]!.breath) continue;
+      if (nearby.has(token.word)) return true;
+    }
+    return false;
+  }
+
+  /** Mentions in the order they are spoken, longest names first where they overlap. */
+  find(tokens: readonly Token[]): PlantMention[] {
+    const taken = new Set<number>();
+    const mentions: PlantMention[] = [];
+    const take = (plant: Plant, at: number[], d: number): void => {
+      at.forEach((i) => taken.add(i));
+      mentions.push({ plant, at, nearby: this.isNearby(tokens, at), distance: d });
+    };
+    for (const { plant, stems } of this.entries) {
+      for (let start = 0; start + stems.length <= tokens.length; start++) {
+        const at = stems.map((_, i) => start + i);
+        if (at.every((index, i) => tokens[index]!.stem === stems[i] && !taken.has(index))) take(plant, at, 0);
+      }
+    }
+    tokens.forEach((token, index) => {
+      if (taken.has(index)) return;
+      const near = this.near(token);
+      if (near) take(near.plant, [index], near.distance);
+    });
+    return mentions.sort((a, b) => a.at[0]! - b.at[0]!);
+  }
+
+  /** The plant that a whole name or id means, or null. */
+  resolve(name: string): Plant | null {
+    const direct = this.edition.plants.find((plant) => plant.id === name);
+    if (direct) return direct;
+    const tokens = tokenise(name, this.edition.lexicon.irregular);
+    return this.find(tokens)[0]?.plant ?? null;
+  }
+}
+

@@ -1,0 +1,55 @@
+import { stemmer } from 'stemmer';
+
+export interface Token {
+  /** As it was written. */
+  text: string;
+  /** Lower case, apostrophes folded away. */
+  word: string;
+  stem: string;
+  /** Number of the clause it stands in; a full stop or "but" begins a new one. */
+  clause: number;
+  /** Commas passed so far; they loosen a match and end a negation. */
+  breath: number;
+}
+
+const CONTRACTIONS: [RegExp, string][] = [
+  [/\b(?:can't|cannot|cant)\b/g, 'can not'],
+  [/\bwon'?t\b/g, 'will not'],
+  [/\b(do|does|did|is|are|was|were|has|have|had|could|should|would)n'?t\b/g, '$1 not'],
+  [/\b(it|that|there|she|he|what)'s\b/g, '$1 is'],
+  [/\b(they|we|you)'re\b/g, '$1 are'],
+  [/\b(i|they|we|you)'ve\b/g, '$1 have'],
+  [/\bi'm\b/g, 'i am'],
+];
+
+/** Words that turn the sentence: what was denied or said before them does not reach past. */
+const TURNS = new Set(['but', 'although', 'though', 'however', 'except', 'whereas', 'otherwise', 'because']);
+
+export function stemOf(word: string, irregular: Record<string, string>): string {
+  const known = irregular[word] ?? word;
+  return stemmer(known);
+}
+
+/** Splits running talk into words with their clause. Hyphens separate; digits stay whole. */
+export function tokenise(text: string, irregular: Record<string, string>): Token[] {
+  let folded = text.toLowerCase().replace(/[’‘`´]/g, "'");
+  for (const [pattern, replacement] of CONTRACTIONS) folded = folded.replace(pattern, replacement);
+  const tokens: Token[] = [];
+  let clause = 0;
+  let breath = 0;
+  for (const match of folded.matchAll(/\d+(?:[.,]\d+)?|[\p{L}]+(?:'[\p{L}]+)?|[.;!?:\n,–—()]/gu)) {
+    const piece = match[0];
+    if (/^[.;!?:\n]$/.test(piece)) {
+      clause += 1;
+      continue;
+    }
+    if (/^[,–—()]$/.test(piece)) {
+      breath += 1;
+      continue;
+    }
+    if (TURNS.has(piece)) clause += 1;
+    const word = piece.replace(/'s?$/, '').replace(/'/g, '');
+    tokens.push({ text: piece, word, stem: stemOf(word, irregular), clause, breath });
+  }
+  return tokens;
+}

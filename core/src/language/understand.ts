@@ -1,0 +1,237 @@
+import { distance } from 'fastest-levenshtein';
+import type { Channel, Edition, Finding, Organ, Plant } from '../edition/edition.ts';
+import type { Reading } from '../diagnosis/posterior.ts';
+import { scopesOf } from './negation.ts';
+import { compilePhrase, PhraseBook, type Phrase, type PhraseMatch } from './phrases.ts';
+import { PlantNames, type PlantMention } from './plants.ts';
+import { stemOf, tokenise, type Token } from './tokens.ts';
+
+/** What a caller said, or what they answered to a question that was put to them. */
+export type Utterance = string | { ask: string; say: string };
+
+export interface UnderstoodReading extends Reading {
+  /** The caller's words it was read from. */
+  from: string;
+  /** Other answers to the same finding that the words allow, best first. */
+  choices: string[];
+}
+
+export interface CareQuestion {
+  topic: string;
+  from: string;
+}
+
+export interface Understanding {
+  plants: PlantMention[];
+  host: Plant | null;
+  readings: UnderstoodReading[];
+  /** Causes the caller names themselves; kept as a claim, never as evidence. */
+  claims: { cause: string; from: string }[];
+  care: CareQuestion[];
+  notUnderstood: string[];
+}
+
+type Meaning =
+  | { kind: 'finding'; finding: Finding; answer: string }
+  | { kind: 'care'; topic: string }
+  | { kind: 'claim'; cause: string };
+
+const YES = new Set(['yes', 'yeah', 'yep', 'aye', 'yup', 'definitely', 'certainly', 'absolutely', 'correct']);
+const NO = new Set(['no', 'nope', 'nah', 'none', 'never', 'nothing', 'not']);
+const UNKNOWN_ANSWER = /\b(do not know|don'?t know|no idea|not sure|could ?n[o']?t (say|tell)|can ?no?t (say|tell)|have ?n[o']?t (looked|checked))\b/i;
+
+/** Turns running talk into plant, readings and questions of care. Built once for an edition, then pure. */
+export class Understander {
+  private readonly book: PhraseBook<Meaning>;
+  private readonly plantNames: PlantNames;
+  private readonly stopStems: Set<string>;
+  private readonly stopWords: Set<string>;
+  private readonly knownStems: ReadonlySet<string>;
+  private readonly findings: Map<string, Finding>;
+  private readonly spellings: string[];
+
+  constructor(private readonly edition: Edition) {
+    const { lexicon } = edition;
+    const phrases: Phrase<Meaning>[] = [];
+    const add = (pattern: string, meaning: Meaning) => phrases.push(compilePhrase(pattern, meaning, lexicon));
+    for (const finding of edition.findings)
+      for (const answer of finding.answers) for (const words of answer.words) add(words, { kind: 'finding', finding, answer: answer.id });
+    for (const topic of edition.careTopics) for (const words of topic.words) add(words, { kind: 'care', topic: topic.id });
+    for (const cause of edition.causes)
+      if (cause.kind !== 'normal') for (const name of [cause.name, ...cause.also]) add(`=${name.replace(/[^\p{L}\s-]/gu, ' ')}`, { kind: 'claim', cause: cause.id });
+    this.stopWords = new Set(lexicon.stopWords);
+    this.stopStems = new Set(lexicon.stopWords.map((word) => stemOf(word, lexicon.irregular)));
+    this.book = new PhraseBook(phrases, (token) => this.stopWords.has(token.word));
+    this.knownStems = this.book.stems;
+    this.plantNames = new PlantNames(edition, (token) => this.isKnown(token));
+    this.findings = new Map(edition.findings.map((finding) => [finding.id, finding]));
+    this.spellings = [...this.knownStems].filter((stem) => stem.length >= 5);
+  }
+
+  private isKnown(token: Token): boolean {
+    return this.knownStems.has(token.stem) || this.stopStems.has(token.stem) || /^\d/.test(token.word);
+  }
+
+  /** The host that a free name means, or null. */
+  resolvePlant(name: string): Plant | null {
+    return this.plantNames.resolve(name);
+  }
+
+  private tokens(text: string): Token[] {
+    const tokens = tokenise(text, this.edition.lexicon.irregular);
+    return tokens.map((token) => {
+      if (token.word.length < 6 || this.isKnown(token)) return token;
+      const close = this.spellings.find((stem) => stem.slice(0, 2) === token.stem.slice(0, 2) && Math.abs(stem.length - token.stem.length) <= 1 && distance(stem, token.stem) === 1);
+      return close ? { ...token, stem: close } : token;
+    });
+  }
+
+  /** Organs spoken of, clause by clause; a clause that names none goes on with the last. */
+  private organsOf(tokens: readonly Token[]): Set<Organ>[] {
+    const byClause: Set<Organ>[] = [];
+    let last = new Set<Organ>();
+    for (let clause = 0; clause <= (tokens.at(-1)?.clause ?? 0); clause++) {
+      const here = new Set<Organ>();
+      for (const token of tokens) {
+        if (token.clause !== clause) continue;
+        for (const [organ, words] of Object.entries(this.edition.lexicon.organs)) if (words.includes(token.word)) here.add(organ as Organ);
+      }
+      if (here.size > 0) last = here;
+      byClause.push(last);
+    }
+    return byClause;
+  }
+
+  private read(text: string, channel: Channel, presumed: Finding | null): Understanding {
+    const tokens = this.tokens(text);
+    const { lexicon } = this.edition;
+    const { negatedBy, doubted } = scopesOf(tokens, lexicon);
+    const plants = this.plantNames.find(tokens);
+    const covered = new Set<number>(plants.flatMap((mention) => mention.at));
+    const organs = this.organsOf(tokens);
+    const said = (at: readonly number[]) => tokens.slice(at[0], at[at.length - 1]! + 1).map((t) => t.text).join(' ');
+
+    const all = this.book.matches(tokens);
+    const fitsOrgan = (match: PhraseMatch<Meaning>): boolean => {
+      if (match.value.kind !== 'finding') return true;
+      const { organ } = match.value.finding;
+      const spoken = organs[tokens[match.at[0]!]!.clause];
+      if (!spoken || spoken.size === 0 || organ === 'whole-plant' || organ === 'surroundings' || spoken.has(organ)) return true;
+      return match.at.some((i) => lexicon.organs[organ]?.includes(tokens[i]!.word));
+    };
+    const usable = all.filter(fitsOrgan).sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
+
+    const readings: UnderstoodReading[] = [];
+    const used: PhraseMatch<Meaning>[] = [];
+    const care: CareQuestion[] = [];
+    const claims: Understanding['claims'] = [];
+    for (const match of usable) {
+      const { value } = match;
+      // a longer phrase that holds all of these words has already said what they mean
+      const outdone = used.some((other) => other.at.length > match.at.length && other.score > match.score && match.at.every((i) => other.at.includes(i)));
+      if (outdone) continue;
+      if (value.kind === 'care') {
+        if (!care.some((c) => c.topic === value.topic)) care.push({ topic: value.topic, from: said(match.at) });
+      } else if (value.kind === 'claim') {
+        if (!claims.some((c) => c.cause === value.cause)) claims.push({ cause: value.cause, from: said(match.at) });
+      } else {
+        const { finding } = value;
+        const negator = match.at.map((i) => negatedBy[i] ?? -1).find((n) => n >= 0 && !match.at.includes(n)) ?? -1;
+        const answer = negator < 0 ? value.answer : value.answer === finding.absent ? null : (finding.absent ?? `not:${value.answer}`);
+        if (answer === null) {
+          used.push(match);
+          match.at.forEach((i) => covered.add(i));
+          continue;
+        }
+        const same = readings.find((r) => r.finding === finding.id);
+        if (same) {
+          if (same.answer !== answer && !same.choices.includes(answer)) same.choices.push(answer);
+        } else {
+          const unsure = match.at.some((i) => doubted[i]);
+          readings.push({
+            finding: finding.id,
+            answer,
+            channel: unsure && channel === 'caller' ? 'caller-unsure' : channel,
+            from: said(negator < 0 ? match.at : [Math.min(negator, match.at[0]!), match.at[match.at.length - 1]!]),
+            choices: [],
+          });
+        }
+        if (negator >= 0) covered.add(negator);
+      }
+      used.push(match);
+      match.at.forEach((i) => covered.add(i));
+    }
+    if (presumed) readings.sort((a) => (a.finding === presumed.id ? -1 : 0));
+    const known = plants.filter((mention) => !mention.nearby);
+    return {
+      plants,
+      host: known[0]?.plant ?? null,
+      readings,
+      claims,
+      care,
+      notUnderstood: this.leftOver(tokens, covered),
+    };
+  }
+
+  /** Runs of words nobody could place, without the small words around them. */
+  private leftOver(tokens: readonly Token[], covered: ReadonlySet<number>): string[] {
+    const runs: string[] = [];
+    let run: string[] = [];
+    const close = (): void => {
+      if (run.length > 0) runs.push(run.join(' '));
+      run = [];
+    };
+    tokens.forEach((token, index) => {
+      const open = !covered.has(index) && !this.stopStems.has(token.stem) && !this.stopWords.has(token.word);
+      if (open && tokens[index - 1]?.clause === token.clause) run.push(token.text);
+      else if (open) {
+        close();
+        run.push(token.text);
+      } else close();
+    });
+    close();
+    return runs;
+  }
+
+  /** Reads an answer in the light of its question: "is it sticky?" – "yes, and the floor under it". */
+  private readAnswer(ask: string, say: string): Understanding {
+    const asked = this.edition.findings.find((finding) => finding.ask === ask || finding.id === ask) ?? null;
+    if (UNKNOWN_ANSWER.test(say)) return { plants: [], host: null, readings: [], claims: [], care: [], notUnderstood: [] };
+    const own = this.read(say, 'caller', asked);
+    const words = tokenise(say, this.edition.lexicon.irregular).map((token) => token.word);
+    const first = words[0] ?? '';
+    const affirmed = YES.has(first);
+    const denied = !affirmed && NO.has(first);
+    if (!affirmed && !denied) return own;
+    const question = this.read(ask.replace(/[?]/g, ''), 'caller', null);
+    const unsure = /\b(a bit|maybe|i think|perhaps|sort of|probably)\b/i.test(say);
+    const fromQuestion = question.readings
+      .filter((reading) => !own.readings.some((r) => r.finding === reading.finding))
+      .flatMap((reading): UnderstoodReading[] => {
+        const finding = this.findings.get(reading.finding);
+        if (!finding) return [];
+        const answer = affirmed ? reading.answer : reading.answer === finding.absent ? null : (finding.absent ?? `not:${reading.answer}`);
+        return answer === null || answer.startsWith('not:not:') ? [] : [{ ...reading, answer, channel: unsure ? 'caller-unsure' : 'caller', from: `${ask} – ${say}` }];
+      });
+    const yesNo = asked?.answers.find((answer) => answer.id === (affirmed ? 'yes' : 'no'));
+    if (asked && yesNo && ![...own.readings, ...fromQuestion].some((r) => r.finding === asked.id)) {
+      fromQuestion.push({ finding: asked.id, answer: yesNo.id, channel: 'caller', from: `${ask} – ${say}`, choices: [] });
+    } else if (asked?.absent && denied && ![...own.readings, ...fromQuestion].some((r) => r.finding === asked.id)) {
+      fromQuestion.push({ finding: asked.id, answer: asked.absent, channel: 'caller', from: `${ask} – ${say}`, choices: [] });
+    }
+    return { ...own, readings: [...own.readings, ...fromQuestion], host: own.host ?? question.host, notUnderstood: own.notUnderstood.filter((run) => !YES.has(run) && !NO.has(run)) };
+  }
+
+  /** Understands a list of utterances; later ones add to earlier ones. */
+  understand(words: readonly Utterance[]): Understanding {
+    const parts = words.map((utterance) => (typeof utterance === 'string' ? this.read(utterance, 'caller', null) : this.readAnswer(utterance.ask, utterance.say)));
+    return {
+      plants: parts.flatMap((part) => part.plants),
+      host: parts.find((part) => part.host)?.host ?? null,
+      readings: parts.flatMap((part) => part.readings),
+      claims: parts.flatMap((part) => part.claims),
+      care: parts.flatMap((part) => part.care),
+      notUnderstood: parts.flatMap((part) => part.notUnderstood),
+    };
+  }
+}

@@ -1,0 +1,52 @@
+import { CalendarDate, parseDate } from '@internationalized/date';
+import type { CalendarSpan, Climate, Hemisphere } from '../edition/edition.ts';
+
+/** A calendar date as YYYY-MM-DD, without a time or a zone. */
+export type IsoDate = string;
+
+/** @throws RangeError for anything but an existing day written YYYY-MM-DD */
+export function isoDate(text: string): CalendarDate {
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) throw new RangeError(`date "${text}" is not written as YYYY-MM-DD`);
+  try {
+    const date = parseDate(text);
+    if (date.toString() === text) return date;
+  } catch {
+    // fall through to the one message
+  }
+  throw new RangeError(`date "${text}" does not exist`);
+}
+
+export const addDays = (date: IsoDate, days: number): IsoDate => isoDate(date).add({ days }).toString();
+export const daysBetween = (from: IsoDate, to: IsoDate): number => isoDate(to).compare(isoDate(from));
+export const monthOf = (date: IsoDate): number => isoDate(date).month;
+export const yearOf = (date: IsoDate): number => isoDate(date).year;
+
+/** The month (1–12) with the same season in the northern hemisphere. */
+export function northernMonth(month: number, hemisphere: Hemisphere): number {
+  return hemisphere === 'N' ? month : ((month + 5) % 12) + 1;
+}
+
+/** A northern MM-DD as a date in `year`, moved six months on in the southern hemisphere. */
+export function seasonalDate(monthDay: string, year: number, hemisphere: Hemisphere): IsoDate {
+  const [month, day] = monthDay.split('-').map(Number);
+  if (!month || !day || month > 12 || day > 31) throw new RangeError(`"${monthDay}" is not written as MM-DD`);
+  if (hemisphere === 'N') return new CalendarDate(year, month, day).toString();
+  return new CalendarDate(year, ((month + 5) % 12) + 1, day).toString();
+}
+
+/** The span of a climate, falling back to `default`; null when the knowledge gives none. */
+export function spanFor(calendar: Partial<Record<Climate | 'default', CalendarSpan>>, climate: Climate | null): CalendarSpan | null {
+  return (climate === null ? undefined : calendar[climate]) ?? calendar.default ?? null;
+}
+
+export interface DatedSpan {
+  from: IsoDate;
+  to: IsoDate;
+}
+
+/** The occurrence of a yearly span that starts in `year`; it may end in the year after. */
+export function occurrence(span: CalendarSpan, year: number, hemisphere: Hemisphere): DatedSpan {
+  const from = seasonalDate(span.from, year, hemisphere);
+  const sameYear = seasonalDate(span.to, year, hemisphere);
+  return { from, to: sameYear >= from ? sameYear : seasonalDate(span.to, year + 1, hemisphere) };
+}

@@ -1,0 +1,117 @@
+import type { Climate, Hemisphere, Provenance, Window } from '../edition/edition.ts';
+import { daysBetween, occurrence, seasonalDate, spanFor, yearOf, type IsoDate } from './calendar.ts';
+import { accumulated, biofixBefore, crossingDate } from './crossing.ts';
+import type { WeatherSeries } from './weather.ts';
+
+export type WindowState = 'not-yet' | 'open' | 'closing' | 'closed' | 'any-time' | 'unknown';
+
+export interface WindowStanding extends Provenance {
+  window: string;
+  name: string;
+  state: WindowState;
+  /** This season's dates; while not reached, the median expected. */
+  from: IsoDate | null;
+  to: IsoDate | null;
+  /** Band for a start that still lies ahead, 8 years in 10. */
+  fromBand: [IsoDate, IsoDate] | null;
+  /** When it opens next, once it has closed. */
+  nextFrom: IsoDate | null;
+  /** In words: what the dates rest on. */
+  basis: string;
+}
+
+export interface SeasonContext {
+  date: IsoDate | null;
+  climate: Climate | null;
+  hemisphere: Hemisphere;
+  /** Daily weather of the nearest station, if there is one. */
+  weather: WeatherSeries | null;
+}
+
+/** A window counts as closing in its last fifth, and always in its last five days. */
+function stateOn(date: IsoDate, from: IsoDate, to: IsoDate): 'not-yet' | 'open' | 'closing' | 'closed' {
+  if (date < from) return 'not-yet';
+  if (date > to) return 'closed';
+  const left = daysBetween(date, to);
+  return left < Math.max(5, 0.2 * daysBetween(from, to)) ? 'closing' : 'open';
+}
+
+function undated(window: Window, state: 'any-time' | 'unknown', basis: string): WindowStanding {
+  const provenance = { mark: window.mark, ...(window.source ? { source: window.source } : {}), ...(window.note ? { note: window.note } : {}) };
+  return { window: window.id, name: window.name, state, from: null, to: null, fromBand: null, nextFrom: null, basis, ...provenance };
+}
+
+function byDegreeDays(window: Window, context: SeasonContext, date: IsoDate, weather: WeatherSeries): WindowStanding | null {
+  const span = window.degreeDays;
+  if (!span) return null;
+  const biofix = biofixBefore(span, date, context.hemisphere);
+  const from = crossingDate(weather, span, span.from, biofix, date);
+  const to = crossingDate(weather, span, span.to, biofix, date);
+  const today = accumulated(weather, span, date, context.hemisphere);
+  if (!from || !to || today === null) return null;
+  const state = stateOn(date, from.on, to.on);
+  const nextBiofix = seasonalDate(span.biofix, yearOf(biofix) + 1, context.hemisphere);
+  const next = state === 'closed' ? crossingDate(weather, span, span.from, nextBiofix, date) : null;
+  return {
+    ...undated(window, 'unknown', ''),
+    state,
+    from: from.on,
+    to: to.on,
+    fromBand: from.reached ? null : [from.early, from.late],
+    nextFrom: next?.on ?? null,
+    basis:
+      `${Math.round(today)} degree-days above ${span.baseC} °C since ${biofix} at ${weather.station}; ` +
+      `window ${span.from}–${span.to}` +
+      (from.reached && to.reached ? '' : `; dates ahead from ${to.years} earlier years`),
+  };
+}
+
+function byCalendar(window: Window, context: SeasonContext, date: IsoDate): WindowStanding | null {
+  const span = window.calendar ? spanFor(window.calendar, context.climate) : null;
+  if (!span) return null;
+  const year = yearOf(date);
+  const runs = [year - 1, year, year + 1, year + 2].map((y) => occurrence(span, y, context.hemisphere));
+  // the run that holds the date, else the nearer of the one just over and the one to come
+  const upcoming = runs.findIndex((run) => date <= run.to);
+  const coming = runs[upcoming] ?? runs[1]!;
+  const over = runs[upcoming - 1];
+  const inside = date >= coming.from;
+  const justOver = !inside && over && daysBetween(over.to, date) < daysBetween(date, coming.from);
+  const run = justOver ? over : coming;
+  const state = stateOn(date, run.from, run.to);
+  const usual = window.calendar?.[context.climate ?? 'default'] ? `in a ${context.climate} climate` : 'as a rule';
+  return {
+    ...undated(window, 'unknown', ''),
+    state,
+    from: run.from,
+    to: run.to,
+    nextFrom: state === 'closed' ? coming.from : null,
+    basis: `calendar, ${usual}${context.hemisphere === 'S' ? ', moved six months for the southern hemisphere' : ''}`,
+  };
+}
+
+/**
+ * Where a window stands on a date. Degree-days of a station with enough record come before the calendar;
+ * a window tied to an event nobody has dated is unknown, never guessed.
+ */
+export function windowStanding(window: Window, context: SeasonContext): WindowStanding {
+  if (window.anyTime) return undated(window, 'any-time', 'no season');
+  if (context.date !== null) {
+    const standing =
+      (context.weather ? byDegreeDays(window, context, context.date, context.weather) : null) ?? byCalendar(window, context, context.date);
+    if (standing) return standing;
+  }
+  if (window.event) return undated(window, 'unknown', `depends on ${window.event}`);
+  return undated(window, 'unknown', context.date === null ? 'no date given' : 'no dates known for this climate');
+}
+
+/** True on a day when work in the window makes sense. */
+export const isWorkable = (state: WindowState): boolean => state === 'open' || state === 'closing' || state === 'any-time';
+
+/** The next day on which a window can be used: today when open, else its coming start; null when nobody can say. */
+export function nextWorkable(standing: WindowStanding, date: IsoDate): IsoDate | null {
+  if (isWorkable(standing.state)) return date;
+  if (standing.state === 'not-yet') return standing.from;
+  return standing.nextFrom ?? null;
+}
+

@@ -1,0 +1,105 @@
+import type { Cause, Edition, Plant } from '../edition/edition.ts';
+import { UNLISTED } from '../edition/edition.ts';
+import type { Standing } from '../consult/consult.ts';
+import { likelihoodWord, readingText } from '../consult/words.ts';
+import type { Reading } from '../diagnosis/posterior.ts';
+import { isWorkable } from '../season/windows.ts';
+import type { IsoDate } from '../season/calendar.ts';
+import type { OptionStanding } from './decide.ts';
+
+export interface ReplyInput {
+  edition: Edition;
+  caller: string;
+  plant: Plant | null;
+  standing: Standing;
+  readings: Reading[];
+  desk: string;
+  advisor: string;
+  /** Dates in words, as the desk writes them. */
+  sayDate: (date: IsoDate) => string;
+  today: IsoDate;
+}
+
+/** Every written reply ends with this. */
+export const LABELS_FIRST = 'Labels and local rules come first: whatever is written here, the label of a product and the rules where you live decide.';
+
+const sentence = (text: string): string => (/[.!?]$/.test(text.trim()) ? text.trim() : `${text.trim()}.`);
+
+function when({ timing }: OptionStanding, say: (date: IsoDate) => string): string {
+  switch (timing.state) {
+    case 'any-time':
+      return 'at any time';
+    case 'open':
+      return timing.to ? `now, until about ${say(timing.to)}` : 'now';
+    case 'closing':
+      return timing.to ? `now – the time ends about ${say(timing.to)}` : 'now';
+    case 'not-yet':
+      return timing.from ? `from about ${say(timing.from)}${timing.to ? ` to ${say(timing.to)}` : ''}` : 'later';
+    case 'closed':
+      return timing.nextFrom ? `too late this season; note ${say(timing.nextFrom)}` : 'too late this season';
+    case 'unknown':
+      return timing.basis;
+  }
+}
+
+function optionText(standing: OptionStanding, say: (date: IsoDate) => string): string {
+  const { option } = standing;
+  const parts = [`${option.title} (${when(standing, say)}): ${sentence(option.how)}`];
+  if (option.repeat) parts.push(`Repeat ${sentence(option.repeat)}`);
+  if (option.not.length > 0) parts.push(`Not: ${option.not.join('; ').replace(/\.$/, '')}.`);
+  return parts.join(' ');
+}
+
+function howWeKnow(input: ReplyInput, cause: Cause): string {
+  const { standing, edition, readings } = input;
+  const evidence = standing.candidates[0]?.evidence ?? [];
+  const speaking = evidence.filter((e) => e.decibans >= 1).sort((a, b) => b.decibans - a.decibans).slice(0, 4);
+  const told = speaking.map((e) => readingText(edition, e.finding, readings.find((r) => r.finding === e.finding)?.answer ?? e.answers[0] ?? ''));
+  const against = standing.unexplained.map((id) => readingText(edition, id, readings.find((r) => r.finding === id)?.answer ?? ''));
+  return [
+    told.length > 0 ? `What speaks for it: ${told.join('; ')}.` : `You told us little that settles it.`,
+    ...(against.length > 0 ? [`What it does not explain: ${against.join('; ')}.`] : []),
+    ...cause.lookAlikes
+      .filter((like) => (standing.candidates.find((c) => c.cause === like.cause)?.probability ?? 0) > 0.05)
+      .slice(0, 1)
+      .map((like) => `It could also be ${(edition.causes.find((c) => c.id === like.cause)?.name ?? like.cause).toLowerCase()}. ${sentence(like.say)}`),
+  ].join(' ');
+}
+
+/** The options worth writing down: what is chosen first, then what can be done now, then what to note for later. */
+function chosenOptions(standing: Standing): OptionStanding[] {
+  const { options, decision } = standing;
+  const chosen = options.filter(({ option }) => option.id === decision.option);
+  const rest = options.filter((o) => !chosen.includes(o) && o.option.act !== 'leave' && o.option.effect !== 'poor');
+  const gentle = rest.filter(({ option }) => option.act === 'culture' || option.act === 'physical' || option.act === 'biological');
+  const now = gentle.filter(({ timing }) => isWorkable(timing.state));
+  const preferredLater = rest.filter(({ option, timing }) => option.preferred && !isWorkable(timing.state));
+  return [...new Set([...chosen, ...preferredLater, ...now])].slice(0, 3);
+}
+
+/** The reply in plain words: what we think and how sure, how we know, what to do and when, cautions, when to call back. */
+export function composeReply(input: ReplyInput): string {
+  const { standing, edition, plant, sayDate } = input;
+  const leader = standing.candidates[0];
+  const cause = edition.causes.find((c) => c.id === leader?.cause) ?? null;
+  const host = plant ? plant.name.toLowerCase() : 'plant';
+  const lines: string[] = [`Dear ${input.caller},`, ''];
+  if (!leader || !cause || leader.cause === UNLISTED) {
+    lines.push(`Thank you for asking about your ${host}. We cannot name the cause from what we know so far. ${standing.decision.why}`, '');
+  } else {
+    const sure = likelihoodWord(leader.probability);
+    lines.push(`Thank you for asking about your ${host}. It is ${sure} ${cause.name.toLowerCase()}${cause.latin ? ` (${cause.latin})` : ''}: about ${Math.round(leader.probability * 100)} in 100.`);
+    lines.push(standing.decision.firm ? sentence(cause.replyLine) : 'That is not sure enough to act on: please look again as described below before you treat anything.', '');
+    lines.push(howWeKnow(input, cause), '');
+    lines.push(`What to do: ${sentence(standing.decision.why)}`);
+    for (const option of chosenOptions(standing)) lines.push(`– ${optionText(option, sayDate)}`);
+    lines.push('');
+    if (standing.decision.noteFor) lines.push(`Please note ${sayDate(standing.decision.noteFor)} in your calendar.`, '');
+    const cautions = [...new Set([...cause.cautions, ...chosenOptions(standing).flatMap(({ option }) => option.cautions), ...(plant?.poisonous ? [`${plant.name} is poisonous: ${plant.poisonous}`] : [])])];
+    if (cautions.length > 0) lines.push(`Take care: ${cautions.map(sentence).join(' ')}`, '');
+    if (cause.notifiable) lines.push('This may be notifiable: tell the plant health authority and move no material.', '');
+    lines.push(`Call again if it spreads, if new leaves show it too, or if you see something that does not fit.`, '');
+  }
+  lines.push(LABELS_FIRST, '', `${input.advisor}, ${input.desk}, ${sayDate(input.today)}`, `Knowledge edition ${edition.version}`);
+  return lines.join('\n');
+}

@@ -1,0 +1,189 @@
+import { createHash } from 'node:crypto';
+import type { Cause, CauseRate, Edition, Finding, HostSelector, Lexicon, Plant, Provenance, RateWord, TreatmentOption, Window } from '@sounding/core/edition/edition.ts';
+import { RATE_VALUES } from '@sounding/core/edition/edition.ts';
+import { readFolder, type Complaint, type Place, type Placed } from './read.ts';
+import { careTopicRow, causeRow, findingRow, lexiconFile, plantRow, sharedOptionRow, sourceRow, type CauseRow, type FindingRow, type SharedOptionRow } from './schema.ts';
+import type { z } from 'zod';
+
+/** The name under which editions of this knowledge are published; the digest of the contents is added. */
+const EDITION_NAME = '2026.11';
+
+export interface Compiled {
+  edition: Edition;
+  complaints: Complaint[];
+  places: { causes: Map<string, Place>; plants: Map<string, Place>; findings: Map<string, Place> };
+}
+
+/** Leaves keys out instead of carrying `undefined`, so that equal knowledge gives equal bytes. */
+function provenanceOf(row: { mark?: Provenance['mark'] | undefined; source?: string | undefined; note?: string | undefined }, otherwise: Provenance['mark']): Provenance {
+  return { mark: row.mark ?? otherwise, ...(row.source ? { source: row.source } : {}), ...(row.note ? { note: row.note } : {}) };
+}
+
+function toFinding(row: FindingRow): Finding {
+  const entries = Object.entries(row.answers);
+  const given = entries.reduce((sum, [, a]) => sum + (a.share ?? 0), 0);
+  const open = entries.filter(([, a]) => a.share === undefined).length;
+  const each = open === 0 ? 0 : Math.max(1 - given, 0.01 * open) / open;
+  const total = given + each * open;
+  return {
+    id: row.id,
+    name: row.name,
+    organ: row.organ,
+    kind: row.kind,
+    ask: row.ask,
+    ...(row.check ? { check: row.check } : {}),
+    answers: entries.map(([id, a]) => ({ id, say: a.say, words: a.words, background: (a.share ?? each) / total })),
+    ...(row.absent ? { absent: row.absent } : {}),
+    phoneSeconds: row.phone,
+    tableSeconds: row.table,
+    ...(row.reliability ? { reliability: row.reliability } : {}),
+  };
+}
+
+const RATE_META = new Set(['mark', 'source', 'note']);
+
+function toRate(finding: string, row: Record<string, unknown>, cause: CauseRow, say: (text: string) => void): CauseRate {
+  const answers: Record<string, RateWord> = {};
+  for (const [answer, word] of Object.entries(row)) {
+    if (RATE_META.has(answer)) continue;
+    if (typeof word === 'string' && word in RATE_VALUES) answers[answer] = word as RateWord;
+    else say(`findings.${finding}.${answer}: "${String(word)}" is not one of ${Object.keys(RATE_VALUES).join(', ')}`);
+  }
+  return { finding, answers, ...provenanceOf(row as Partial<Provenance>, cause.mark) };
+}
+
+function toOption(row: CauseRow['options'][number], index: number, cause: CauseRow, shared: Map<string, SharedOptionRow>, say: (text: string) => void): TreatmentOption | null {
+  const base = row.use === undefined ? undefined : shared.get(row.use);
+  if (row.use !== undefined && !base) {
+    say(`options[${index}]: there is no shared option "${row.use}"`);
+    return null;
+  }
+  const act = row.act ?? base?.act;
+  const title = row.title ?? base?.title;
+  const how = row.how ?? base?.how;
+  const id = row.id ?? row.use;
+  if (!act || !title || !how || !id) {
+    say(`options[${index}]: needs id, act, title and how, or a shared option to use`);
+    return null;
+  }
+  const repeat = row.repeat ?? base?.repeat;
+  const school = row.school ?? base?.school;
+  return {
+    id,
+    act,
+    title,
+    how,
+    ...(row.window ? { window: row.window } : {}),
+    ...(repeat ? { repeat } : {}),
+    not: [...(base?.not ?? []), ...(row.not ?? [])],
+    cautions: [...(base?.cautions ?? []), ...(row.cautions ?? [])],
+    effect: row.effect ?? base?.effect ?? 'fair',
+    ...(row.prefer ? { preferred: true } : {}),
+    ...(school ? { school } : {}),
+    ...provenanceOf({ ...base, ...row }, cause.mark),
+  };
+}
+
+function toWindow(id: string, row: CauseRow['windows'][string], cause: CauseRow): Window {
+  const dd = row['degree-days'];
+  return {
+    id,
+    name: row.name,
+    ...(dd
+      ? { degreeDays: { baseC: dd['base-c'], ...(dd['upper-c'] === undefined ? {} : { upperC: dd['upper-c'] }), ...(dd.method ? { method: dd.method } : {}), biofix: dd.biofix, from: dd.from, to: dd.to } }
+      : {}),
+    ...(row.calendar ? { calendar: row.calendar as NonNullable<Window['calendar']> } : {}),
+    ...(row.event ? { event: row.event } : {}),
+    ...(row['any-time'] ? { anyTime: true } : {}),
+    ...provenanceOf(row, cause.mark),
+  };
+}
+
+function toCause(row: Placed<CauseRow>, shared: Map<string, SharedOptionRow>, complaints: Complaint[]): Cause {
+  const say = (text: string) => void complaints.push({ ...row.place, level: 'error', text: `${row.id}: ${text}` });
+  return {
+    id: row.id,
+    name: row.name,
+    ...(row.latin ? { latin: row.latin } : {}),
+    also: row.also,
+    kind: row.kind,
+    story: row.story.trim(),
+    commonness: row.common,
+    hosts: { include: row.hosts as Cause['hosts']['include'], exclude: row['not-hosts'] as HostSelector[] },
+    climates: row.climates,
+    months: row.months,
+    rates: Object.entries(row.findings).map(([finding, rates]) => toRate(finding, rates, row, say)),
+    lookAlikes: row.like.map((like) => ({ cause: like.cause, separate: like.by, say: like.say })),
+    windows: Object.entries(row.windows).map(([id, window]) => toWindow(id, window, row)),
+    options: row.options.flatMap((option, i) => toOption(option, i, row, shared, say) ?? []),
+    leaveWhen: row['leave-when'],
+    worth: row.worth,
+    cautions: row.cautions,
+    notifiable: row.notifiable,
+    replyLine: row.reply,
+    ...provenanceOf(row, row.mark),
+  };
+}
+
+function toPlant(row: z.infer<typeof plantRow>): Plant {
+  return {
+    id: row.id,
+    name: row.name,
+    latin: row.latin,
+    also: row.also,
+    genus: row.latin.split(' ')[0] ?? row.latin,
+    family: row.family,
+    groups: row.groups,
+    normal: row.normal.map((n) => ({ what: n.what, ...(n.when ? { when: n.when } : {}) })),
+    ...(row.poisonous ? { poisonous: row.poisonous } : {}),
+    care: row.care,
+    mark: row.mark,
+  };
+}
+
+function toLexicon(row: z.infer<typeof lexiconFile>): Lexicon {
+  return {
+    classes: row.classes,
+    irregular: row.irregular,
+    negators: row.negators,
+    notNegating: row['not-negating'],
+    doubts: row.doubts,
+    nearby: row.nearby,
+    organs: row.organs as Lexicon['organs'],
+    stopWords: row['stop-words'].split(/\s+/).filter(Boolean),
+  };
+}
+
+const EMPTY_LEXICON: Lexicon = { classes: {}, irregular: {}, negators: [], notNegating: [], doubts: [], nearby: [], organs: {}, stopWords: [] };
+
+/** Reads a knowledge folder and makes one edition of it. Faults come back as complaints; nothing is thrown for them. */
+export function compile(root: string): Compiled {
+  const complaints: Complaint[] = [];
+  const plants = readFolder(root, 'plants', plantRow, complaints);
+  const findings = readFolder(root, 'findings', findingRow, complaints);
+  const causes = readFolder(root, 'causes', causeRow, complaints);
+  const shared = new Map(readFolder(root, 'options.yaml', sharedOptionRow, complaints).map((row) => [row.id, row]));
+  const topics = readFolder(root, 'care.yaml', careTopicRow, complaints);
+  const sources = readFolder(root, 'sources.yaml', sourceRow, complaints);
+  const lexicon = readFolder(root, 'lexicon.yaml', lexiconFile, complaints)[0];
+  const contents = {
+    plants: plants.map(toPlant),
+    findings: findings.map(toFinding),
+    causes: causes.map((row) => toCause(row, shared, complaints)),
+    careTopics: topics.map(({ id, name, words }) => ({ id, name, words })),
+    lexicon: lexicon ? toLexicon(lexicon) : EMPTY_LEXICON,
+    sources: sources.map(({ id, cite }) => ({ id, cite })),
+  };
+  const digest = createHash('sha256').update(JSON.stringify(contents)).digest('hex').slice(0, 8);
+  const placesOf = (rows: Placed<{ id: string }>[]) => new Map(rows.map((row) => [row.id, row.place]));
+  const places = { causes: placesOf(causes), plants: placesOf(plants), findings: placesOf(findings) };
+  for (const [kind, rows] of Object.entries({ plant: plants, finding: findings, cause: causes })) {
+    const seen = new Map<string, Place>();
+    for (const row of rows) {
+      const first = seen.get(row.id);
+      if (first) complaints.push({ ...row.place, level: 'error', text: `${kind} "${row.id}" stands already at ${first.file}:${first.line}` });
+      seen.set(row.id, row.place);
+    }
+  }
+  return { edition: { version: `${EDITION_NAME}-${digest}`, ...contents }, complaints, places };
+}

@@ -1,0 +1,117 @@
+import { answerDistribution } from '@sounding/core/diagnosis/model.ts';
+import { compilePhrase } from '@sounding/core/language/phrases.ts';
+import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
+import type { Cause, Edition, Finding } from '@sounding/core/edition/edition.ts';
+import type { Compiled } from './compile.ts';
+import type { Complaint, Place } from './read.ts';
+
+/** Fewest findings a worked-out cause may have. */
+const LEAST_FINDINGS = 6;
+/** Two causes differ on a finding when the chance that they answer it differently is at least this. */
+const SEPARATES = 0.3;
+
+type Say = (text: string, level?: Complaint['level']) => void;
+
+/** Total variation distance between what two causes say to a finding. */
+function separation(finding: Finding, a: Cause, b: Cause): number {
+  const of = (cause: Cause) => {
+    const rate = cause.rates.find((r) => r.finding === finding.id);
+    return rate ? answerDistribution(finding, rate.answers) : finding.answers.map((x) => x.background);
+  };
+  const [p, q] = [of(a), of(b)];
+  return p.reduce((sum, x, i) => sum + Math.abs(x - (q[i] ?? 0)), 0) / 2;
+}
+
+function lintLookAlikes(cause: Cause, edition: Edition, say: Say): void {
+  for (const like of cause.lookAlikes) {
+    const other = edition.causes.find((c) => c.id === like.cause);
+    if (!other) {
+      say(`look-alike "${like.cause}" is not a cause`);
+      continue;
+    }
+    const findings = like.separate.map((id) => edition.findings.find((f) => f.id === id));
+    like.separate.forEach((id, i) => !findings[i] && say(`look-alike ${like.cause}: finding "${id}" does not exist`));
+    const best = Math.max(0, ...findings.map((finding) => (finding ? separation(finding, cause, other) : 0)));
+    if (best < SEPARATES) say(`nothing named separates it from its look-alike "${like.cause}" (best difference ${best.toFixed(2)}, wanted ${SEPARATES})`);
+  }
+}
+
+function lintRates(cause: Cause, edition: Edition, say: Say): void {
+  if (cause.rates.length < LEAST_FINDINGS) say(`has ${cause.rates.length} findings, wanted at least ${LEAST_FINDINGS}`);
+  for (const rate of cause.rates) {
+    const finding = edition.findings.find((f) => f.id === rate.finding);
+    if (!finding) {
+      say(`finding "${rate.finding}" does not exist`);
+      continue;
+    }
+    for (const answer of Object.keys(rate.answers)) {
+      if (!finding.answers.some((a) => a.id === answer)) say(`finding "${rate.finding}" has no answer "${answer}" (it has ${finding.answers.map((a) => a.id).join(', ')})`);
+    }
+    const certain = Object.values(rate.answers).filter((word) => word === 'always').length;
+    if (certain > 1) say(`finding "${rate.finding}": two answers cannot both be "always"`);
+  }
+}
+
+function lintSources(what: string, item: { mark: string; source?: string | undefined }, edition: Edition, say: Say): void {
+  if (item.mark === 'published' && !item.source) say(`${what} is marked published but names no source`);
+  if (item.source && !edition.sources.some((s) => s.id === item.source)) say(`${what}: source "${item.source}" is not in sources.yaml`);
+}
+
+function lintTreatment(cause: Cause, edition: Edition, say: Say): void {
+  const windows = new Set(cause.windows.map((w) => w.id));
+  for (const window of cause.windows) {
+    if (!window.degreeDays && !window.calendar && !window.event && !window.anyTime) say(`window "${window.id}" has neither degree-days, calendar nor event`);
+    if (window.degreeDays && window.degreeDays.to <= window.degreeDays.from) say(`window "${window.id}" ends before it begins`);
+    lintSources(`window "${window.id}"`, window, edition, say);
+  }
+  for (const option of cause.options) {
+    if (option.window && !windows.has(option.window)) say(`option "${option.id}": window "${option.window}" does not exist`);
+    const strong = option.act === 'contact' || option.act === 'systemic';
+    if (strong && option.cautions.length === 0) say(`option "${option.id}" is a spray or drench without a caution`);
+    if (strong && !option.window) say(`option "${option.id}" is a spray or drench without a window`);
+    lintSources(`option "${option.id}"`, option, edition, say);
+  }
+  const preferred = cause.options.filter((o) => o.preferred);
+  if (preferred.length !== 1) say(`has ${preferred.length} preferred options, wanted exactly one`);
+  if (cause.kind === 'normal' && preferred[0]?.act !== 'leave' && preferred[0]?.act !== 'culture') say('is normal for the plant but is answered with a treatment');
+}
+
+function lintPhrases(edition: Edition, say: (id: string, text: string) => void): void {
+  const spoken = [
+    ...edition.findings.flatMap((f) => f.answers.flatMap((a) => a.words.map((words) => ({ id: f.id, words })))),
+    ...edition.careTopics.flatMap((t) => t.words.map((words) => ({ id: t.id, words }))),
+  ];
+  for (const { id, words } of spoken) {
+    try {
+      compilePhrase(words, null, edition.lexicon);
+    } catch (error) {
+      say(id, `phrase "${words}": ${error instanceof Error ? error.message : String(error)}`);
+    }
+  }
+}
+
+/** Checks what the schema cannot see: that the rows agree with each other. */
+export function lint({ edition, places }: Compiled): Complaint[] {
+  const complaints: Complaint[] = [];
+  const sayAt = (id: string, place: Place | undefined): Say => (text, level = 'error') =>
+    void complaints.push({ ...(place ?? { file: 'knowledge', line: 1 }), level, text: `${id}: ${text}` });
+  for (const finding of edition.findings) {
+    const say = sayAt(finding.id, places.findings.get(finding.id));
+    if (finding.absent && !finding.answers.some((a) => a.id === finding.absent)) say(`absent answer "${finding.absent}" is not one of its answers`);
+    if (!edition.causes.some((c) => c.rates.some((r) => r.finding === finding.id))) say('no cause says anything about it', 'warning');
+  }
+  for (const cause of edition.causes) {
+    const say = sayAt(cause.id, places.causes.get(cause.id));
+    lintRates(cause, edition, say);
+    lintLookAlikes(cause, edition, say);
+    lintTreatment(cause, edition, say);
+    lintSources('cause', cause, edition, say);
+    if (!edition.plants.some((plant) => hostWeight(cause, plant) > 0)) say('no plant of this edition is a host of it');
+  }
+  for (const plant of edition.plants) {
+    const problems = edition.causes.filter((cause) => cause.kind !== 'normal' && hostWeight(cause, plant) > 0);
+    if (problems.length < 3) sayAt(plant.id, places.plants.get(plant.id))(`only ${problems.length} causes can strike it`);
+  }
+  lintPhrases(edition, (id, text) => sayAt(id, places.findings.get(id))(text));
+  return complaints;
+}

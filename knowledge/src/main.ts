@@ -1,0 +1,19 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { compile } from './compile.ts';
+import { lint } from './lint.ts';
+
+/** `knowledge` lints and writes dist/edition.json; `knowledge --lint` only lints. Exit 1 on any error. */
+const here = join(dirname(fileURLToPath(import.meta.url)), '..');
+const compiled = compile(join(here, 'data'));
+const complaints = [...compiled.complaints, ...lint(compiled)];
+for (const { file, line, level, text } of complaints) process.stderr.write(`knowledge/data/${file}:${line}: ${level}: ${text}\n`);
+const errors = complaints.filter((c) => c.level === 'error').length;
+const { edition } = compiled;
+process.stderr.write(`knowledge ${edition.version}: ${edition.plants.length} plants, ${edition.causes.length} causes, ${edition.findings.length} findings; ${errors} errors, ${complaints.length - errors} warnings\n`);
+if (errors > 0) process.exit(1);
+if (!process.argv.includes('--lint')) {
+  mkdirSync(join(here, 'dist'), { recursive: true });
+  writeFileSync(join(here, 'dist', 'edition.json'), JSON.stringify(edition));
+}

@@ -1,0 +1,140 @@
+import { z } from 'zod';
+import { ACTS, CLIMATES, COMMONNESS_VALUES, ORGANS, RATE_VALUES, type Commonness, type RateWord } from '@sounding/core/edition/edition.ts';
+
+/** The shape of the YAML files, one schema a kind of row. Rows are strict: a misspelt key is an error, not a silence. */
+const id = z.string().regex(/^[a-z0-9]+(?:-[a-z0-9]+)*$/, 'ids are lower-case words joined by hyphens');
+const words = z.array(z.string().min(1)).default([]);
+const mark = z.enum(['published', 'common-practice', 'memory']);
+const provenance = { mark: mark.optional(), source: id.optional(), note: z.string().optional() };
+const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'dates are MM-DD');
+
+const rateWord = z.enum(Object.keys(RATE_VALUES) as [RateWord, ...RateWord[]]);
+const commonness = z.enum(Object.keys(COMMONNESS_VALUES) as [Commonness, ...Commonness[]]);
+
+const selectorKeys = { any: z.literal(true).optional(), family: z.string().optional(), genus: z.string().optional(), group: id.optional(), plant: id.optional() };
+const oneSelector = (value: Record<string, unknown>) => ['any', 'family', 'genus', 'group', 'plant'].filter((key) => value[key] !== undefined).length === 1;
+const selector = z.strictObject(selectorKeys).refine(oneSelector, 'name exactly one of any, family, genus, group, plant');
+const weightedSelector = z
+  .strictObject({ ...selectorKeys, weight: z.number().positive().max(3).default(1), note: z.string().optional() })
+  .refine(oneSelector, 'name exactly one of any, family, genus, group, plant');
+
+/** Months as a list, or as "4-9"; "11-2" runs over the new year. */
+const months = z
+  .union([z.array(z.number().int().min(1).max(12)), z.string().regex(/^\d{1,2}-\d{1,2}$/)])
+  .transform((value) => {
+    if (typeof value !== 'string') return value;
+    const [from = 1, to = 12] = value.split('-').map(Number);
+    const out: number[] = [];
+    for (let m = from; ; m = (m % 12) + 1) {
+      out.push(m);
+      if (m === to) return out;
+    }
+  })
+  .default([]);
+
+export const plantRow = z.strictObject({
+  id,
+  name: z.string(),
+  latin: z.string(),
+  also: words,
+  family: z.string(),
+  groups: z.array(id).default([]),
+  normal: z.array(z.strictObject({ what: z.string(), when: z.string().optional() })).default([]),
+  poisonous: z.string().optional(),
+  care: z.record(id, z.string()),
+  mark: mark.default('memory'),
+});
+
+export const findingRow = z.strictObject({
+  id,
+  name: z.string(),
+  organ: z.enum(ORGANS),
+  kind: z.enum(['symptom', 'sign', 'pattern', 'history', 'test', 'site']),
+  ask: z.string(),
+  check: z.string().optional(),
+  absent: id.optional(),
+  phone: z.number().positive().nullable(),
+  table: z.number().positive(),
+  reliability: z.partialRecord(z.enum(['caller-unsure', 'caller', 'caller-looked', 'photo', 'in-hand', 'bench', 'laboratory']), z.number().min(0.3).max(1)).optional(),
+  answers: z.record(id, z.strictObject({ say: z.string(), share: z.number().min(0.001).max(1).optional(), words })),
+});
+
+const rateRow = z.object(provenance).catchall(z.union([rateWord, z.string()]));
+const calendarSpan = z.strictObject({ from: monthDay, to: monthDay });
+const windowRow = z.strictObject({
+  name: z.string(),
+  'degree-days': z
+    .strictObject({ 'base-c': z.number(), 'upper-c': z.number().optional(), method: z.enum(['average', 'single-sine']).optional(), biofix: monthDay, from: z.number().min(0), to: z.number().positive() })
+    .optional(),
+  calendar: z.partialRecord(z.enum([...CLIMATES, 'default']), calendarSpan).optional(),
+  event: z.string().optional(),
+  'any-time': z.boolean().optional(),
+  ...provenance,
+});
+
+const optionFields = {
+  act: z.enum(ACTS),
+  title: z.string(),
+  how: z.string(),
+  repeat: z.string().optional(),
+  not: words,
+  cautions: words,
+  effect: z.enum(['good', 'fair', 'poor']).default('fair'),
+  school: z.string().optional(),
+  ...provenance,
+};
+/** A treatment many causes share, named once. */
+export const sharedOptionRow = z.strictObject({ id, ...optionFields });
+const causeOptionRow = z.strictObject({
+  use: id.optional(),
+  id: id.optional(),
+  window: id.optional(),
+  prefer: z.boolean().optional(),
+  ...z.strictObject(optionFields).partial().shape,
+  // a default here would hide the shared option's own value
+  not: z.array(z.string()).optional(),
+  cautions: z.array(z.string()).optional(),
+  effect: z.enum(['good', 'fair', 'poor']).optional(),
+});
+
+export const causeRow = z.strictObject({
+  id,
+  name: z.string(),
+  latin: z.string().optional(),
+  also: words,
+  kind: z.enum(['normal', 'fungus', 'oomycete', 'bacterium', 'virus', 'nematode', 'insect', 'mite', 'mollusc', 'animal', 'plant', 'nutrient', 'water', 'temperature', 'light', 'chemical', 'mechanical', 'cultural']),
+  common: commonness,
+  story: z.string().min(40),
+  hosts: z.array(weightedSelector).min(1),
+  'not-hosts': z.array(selector).default([]),
+  climates: z.array(z.enum(CLIMATES)).default([]),
+  months,
+  findings: z.record(id, rateRow),
+  like: z.array(z.strictObject({ cause: id, by: z.array(id).min(1), say: z.string() })).default([]),
+  windows: z.record(id, windowRow).default({}),
+  options: z.array(causeOptionRow).min(1),
+  'leave-when': z.string(),
+  worth: z.string(),
+  cautions: words,
+  notifiable: z.boolean().default(false),
+  reply: z.string(),
+  ...provenance,
+  mark,
+});
+
+export const careTopicRow = z.strictObject({ id, name: z.string(), words: z.array(z.string()).min(1) });
+export const sourceRow = z.strictObject({ id, cite: z.string() });
+export const lexiconFile = z.strictObject({
+  classes: z.record(z.string(), z.array(z.string())),
+  irregular: z.record(z.string(), z.string()),
+  negators: z.array(z.string()),
+  'not-negating': z.array(z.string()),
+  doubts: z.array(z.string()),
+  nearby: z.array(z.string()),
+  organs: z.partialRecord(z.enum(ORGANS), z.array(z.string())),
+  'stop-words': z.string(),
+});
+
+export type CauseRow = z.infer<typeof causeRow>;
+export type FindingRow = z.infer<typeof findingRow>;
+export type SharedOptionRow = z.infer<typeof sharedOptionRow>;

@@ -1,0 +1,137 @@
+import { boolean, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, real, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import type { Act, Channel, Climate, Edition, Hemisphere } from '@sounding/core/edition/edition.ts';
+
+/** Every row carries its desk. Times are instants with zone; `…On` columns are calendar dates. */
+const id = () => uuid().primaryKey();
+const instant = () => timestamp({ withTimezone: true });
+
+export const desks = pgTable('desks', {
+  id: id(),
+  name: text().notNull(),
+  climate: text().$type<Climate>().notNull(),
+  hemisphere: text().$type<Hemisphere>().notNull(),
+  demo: boolean().notNull().default(false),
+  /** A demo desk lives on a day of its own; null = the calendar's. */
+  today: date(),
+  nextCaseNumber: integer().notNull().default(1),
+});
+const deskId = () => uuid().notNull().references(() => desks.id);
+
+export const people = pgTable('people', { id: id(), deskId: deskId(), name: text().notNull(), role: text().notNull() });
+
+export const sessions = pgTable('sessions', { tokenHash: text().primaryKey(), deskId: deskId(), personId: uuid().notNull().references(() => people.id), createdAt: instant().notNull().defaultNow() });
+
+export const stations = pgTable('stations', { id: id(), deskId: deskId(), name: text().notNull(), lat: doublePrecision().notNull(), lon: doublePrecision().notNull(), altitudeM: integer().notNull() });
+
+export const weatherDays = pgTable(
+  'weather_days',
+  { deskId: deskId(), stationId: uuid().notNull().references(() => stations.id), on: date().notNull(), minC: real(), maxC: real(), rainMm: real(), windMs: real(), humidityPct: real() },
+  (t) => [primaryKey({ columns: [t.stationId, t.on] })],
+);
+
+/** Every edition a case was answered with, kept whole so that the answer can be had again. */
+export const editions = pgTable(
+  'editions',
+  { deskId: deskId(), version: text().notNull(), body: jsonb().$type<Edition>().notNull(), firstUsedAt: instant().notNull().defaultNow() },
+  (t) => [primaryKey({ columns: [t.deskId, t.version] })],
+);
+
+export const callers = pgTable('callers', { id: id(), deskId: deskId(), name: text().notNull(), phone: text().notNull().default(''), email: text().notNull().default('') });
+
+export const gardens = pgTable('gardens', { id: id(), deskId: deskId(), callerId: uuid().notNull().references(() => callers.id), place: text().notNull().default(''), stationId: uuid().references(() => stations.id) });
+
+export type CaseStatus = 'waiting' | 'open' | 'answered' | 'closed';
+export const cases = pgTable(
+  'cases',
+  {
+    id: id(),
+    deskId: deskId(),
+    number: integer().notNull(),
+    status: text().$type<CaseStatus>().notNull(),
+    channel: text().$type<'telephone' | 'email' | 'table'>().notNull(),
+    callerId: uuid().notNull().references(() => callers.id),
+    gardenId: uuid().notNull().references(() => gardens.id),
+    opening: text().notNull().default(''),
+    receivedAt: instant().notNull(),
+    takenBy: uuid().references(() => people.id),
+    followUpOn: date(),
+  },
+  (t) => [uniqueIndex().on(t.deskId, t.number), index().on(t.deskId, t.status, t.receivedAt)],
+);
+
+export const caseQuestions = pgTable(
+  'case_questions',
+  {
+    id: id(),
+    deskId: deskId(),
+    caseId: uuid().notNull().references(() => cases.id),
+    position: integer().notNull(),
+    title: text().notNull().default(''),
+    hostId: text(),
+    stationId: uuid().references(() => stations.id),
+    climate: text().$type<Climate>().notNull(),
+    hemisphere: text().$type<Hemisphere>().notNull(),
+    setting: text().$type<'phone' | 'table'>().notNull().default('phone'),
+    edition: text().notNull(),
+    openedOn: date().notNull(),
+  },
+  (t) => [index().on(t.caseId, t.position)],
+);
+
+export const statements = pgTable(
+  'statements',
+  { id: id(), deskId: deskId(), questionId: uuid().notNull().references(() => caseQuestions.id), said: text().notNull(), asked: text(), saidAt: instant().notNull() },
+  (t) => [index().on(t.questionId, t.saidAt)],
+);
+
+export const readings = pgTable(
+  'readings',
+  {
+    id: id(),
+    deskId: deskId(),
+    questionId: uuid().notNull().references(() => caseQuestions.id),
+    statementId: uuid().references(() => statements.id),
+    /** Order in which they were taken; the sounding line follows it. */
+    position: integer().notNull(),
+    finding: text().notNull(),
+    answer: text().notNull(),
+    channel: text().$type<Channel>().notNull(),
+    fromWords: text().notNull().default(''),
+    takenAt: instant().notNull(),
+    withdrawnAt: instant(),
+  },
+  (t) => [index().on(t.questionId, t.position)],
+);
+
+export const differentialSnapshots = pgTable(
+  'differential_snapshots',
+  {
+    id: id(),
+    deskId: deskId(),
+    questionId: uuid().notNull().references(() => caseQuestions.id),
+    edition: text().notNull(),
+    engine: text().notNull(),
+    standing: jsonb().$type<{ cause: string; probability: number }[]>().notNull(),
+    readings: jsonb().$type<string[]>().notNull(),
+    takenAt: instant().notNull(),
+  },
+  (t) => [index().on(t.questionId, t.takenAt)],
+);
+
+export const advice = pgTable(
+  'advice',
+  {
+    id: id(),
+    deskId: deskId(),
+    questionId: uuid().notNull().references(() => caseQuestions.id),
+    body: text().notNull(),
+    act: text().$type<Act>().notNull(),
+    causeId: text().notNull(),
+    probability: doublePrecision().notNull(),
+    edition: text().notNull(),
+    overrule: text().notNull().default(''),
+    byPerson: uuid().notNull().references(() => people.id),
+    updatedAt: instant().notNull(),
+  },
+  (t) => [uniqueIndex().on(t.questionId)],
+);

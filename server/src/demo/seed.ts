@@ -1,0 +1,122 @@
+import { randomUUID } from 'node:crypto';
+import { asc, desc, eq } from 'drizzle-orm';
+import { Consultant, ENGINE_VERSION } from '@sounding/core/consult/consult.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import { Understander } from '@sounding/core/language/understand.ts';
+import { addDays } from '@sounding/core/season/calendar.ts';
+import type { WeatherSeries } from '@sounding/core/season/weather.ts';
+import { composeReply } from '@sounding/core/treatment/reply.ts';
+import type { Database } from '../db/connect.ts';
+import { advice, callers, caseQuestions, cases, desks, differentialSnapshots, gardens, people, readings, statements, stations, weatherDays } from '../db/schema.ts';
+import { keepEdition } from '../db/desk.ts';
+import { simulateWeather } from '../standins/weather.ts';
+import { DEMO_CASES, DEMO_DAY, DEMO_DESK, DEMO_PEOPLE, DEMO_STATIONS, type DemoCase } from './lindwater.ts';
+
+const BATCH = 1000;
+const FOLLOW_UP_DAYS = 14;
+const WEATHER_FROM = '2020-01-01';
+
+/** Fills the demo desk's stations from the simulated service up to `until`; days already there stay as they are. */
+export async function fetchDemoWeather(db: Database, deskId: string, until: string): Promise<void> {
+  for (const row of await db.select().from(stations).where(eq(stations.deskId, deskId))) {
+    const source = DEMO_STATIONS.find((s) => s.name === row.name);
+    if (!source) continue;
+    const [last] = await db.select({ on: weatherDays.on }).from(weatherDays).where(eq(weatherDays.stationId, row.id)).orderBy(desc(weatherDays.on)).limit(1);
+    const from = last ? addDays(last.on, 1) : WEATHER_FROM;
+    if (from > until) continue;
+    const days = simulateWeather(source.climate, from, until).map((day) => ({ ...day, deskId, stationId: row.id }));
+    for (let i = 0; i < days.length; i += BATCH) await db.insert(weatherDays).values(days.slice(i, i + BATCH)).onConflictDoNothing();
+  }
+}
+
+const sayDate = (date: string) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' }).format(new Date(`${date}T00:00:00Z`));
+const instantOf = (date: string, minute: number) => new Date(Date.parse(`${date}T00:00:00Z`) + minute * 60_000);
+
+interface Setting {
+  deskId: string;
+  edition: Edition;
+  understander: Understander;
+  consultant: Consultant;
+  stations: { id: string; name: string }[];
+  weather: Map<string, WeatherSeries>;
+  advisor: { id: string; name: string };
+}
+
+/** Answers a past call with the real engine, so that what the casebook shows can be reproduced. */
+async function answer(db: Database, setting: Setting, demo: DemoCase, questionId: string, date: string): Promise<string | null> {
+  const { deskId, edition } = setting;
+  const utterances = demo.said ?? [];
+  const understanding = setting.understander.understand(utterances);
+  const host = understanding.host?.id ?? null;
+  const station = setting.stations[demo.station ?? 0];
+  let position = 0;
+  const readingIds: string[] = [];
+  for (const [i, utterance] of utterances.entries()) {
+    const statementId = randomUUID();
+    const saidAt = instantOf(date, demo.minute + 1 + i);
+    await db.insert(statements).values({ id: statementId, deskId, questionId, said: typeof utterance === 'string' ? utterance : utterance.say, asked: typeof utterance === 'string' ? null : utterance.ask, saidAt });
+    for (const reading of setting.understander.understand([utterance]).readings) {
+      const id = randomUUID();
+      readingIds.push(id);
+      await db.insert(readings).values({ id, deskId, questionId, statementId, position: ++position, finding: reading.finding, answer: reading.answer, channel: reading.channel, fromWords: reading.from, takenAt: saidAt });
+    }
+  }
+  const taken = understanding.readings.map(({ finding, answer: given, channel }) => ({ finding, answer: given, channel }));
+  const whole = station ? setting.weather.get(station.id) : undefined;
+  const weather = whole ? { ...whole, days: whole.days.filter((day) => day.on <= date) } : null;
+  const standing = setting.consultant.consult({ host, date, climate: DEMO_DESK.climate, hemisphere: DEMO_DESK.hemisphere, setting: 'phone', readings: taken, unanswered: [], weather });
+  const leader = standing.candidates[0];
+  if (!leader) return host;
+  const at = instantOf(date, demo.minute + 4);
+  await db.insert(differentialSnapshots).values({
+    id: randomUUID(), deskId, questionId, edition: edition.version, engine: ENGINE_VERSION, readings: readingIds, takenAt: at,
+    standing: standing.candidates.map(({ cause, probability }) => ({ cause, probability })),
+  });
+  const body = composeReply({ edition, caller: demo.caller, plant: understanding.host, standing, readings: taken, desk: DEMO_DESK.name, advisor: setting.advisor.name, sayDate, today: date });
+  await db.insert(advice).values({ id: randomUUID(), deskId, questionId, body, act: standing.decision.act, causeId: leader.cause, probability: leader.probability, edition: edition.version, byPerson: setting.advisor.id, updatedAt: at });
+  return host;
+}
+
+async function seedCase(db: Database, setting: Setting, demo: DemoCase, number: number): Promise<void> {
+  const { deskId, edition } = setting;
+  const [callerId, gardenId, caseId, questionId] = [randomUUID(), randomUUID(), randomUUID(), randomUUID()];
+  const date = addDays(DEMO_DAY, -demo.daysAgo);
+  const stationId = setting.stations[demo.station ?? 0]?.id ?? null;
+  await db.insert(callers).values({ id: callerId, deskId, name: demo.caller, phone: demo.phone, email: demo.email });
+  await db.insert(gardens).values({ id: gardenId, deskId, callerId, place: demo.place, stationId });
+  await db.insert(cases).values({
+    id: caseId, deskId, number, status: demo.said ? 'answered' : 'waiting', channel: demo.channel, callerId, gardenId, opening: demo.opening,
+    receivedAt: instantOf(date, demo.minute), takenBy: demo.said ? setting.advisor.id : null, followUpOn: demo.said ? addDays(date, FOLLOW_UP_DAYS) : null,
+  });
+  await db.insert(caseQuestions).values({ id: questionId, deskId, caseId, position: 1, stationId, climate: DEMO_DESK.climate, hemisphere: DEMO_DESK.hemisphere, setting: demo.channel === 'table' ? 'table' : 'phone', edition: edition.version, openedOn: date });
+  if (!demo.said) return;
+  const hostId = await answer(db, setting, demo, questionId, date);
+  await db.update(caseQuestions).set({ hostId }).where(eq(caseQuestions.id, questionId));
+}
+
+/** Loads Lindwater once; a database that has a desk already is left as it is. */
+export async function seedDemo(db: Database, edition: Edition): Promise<void> {
+  const [known] = await db.select({ id: desks.id }).from(desks).limit(1);
+  if (known) {
+    await keepEdition(db, known.id, edition);
+    return;
+  }
+  const deskId = randomUUID();
+  await db.transaction(async (tx) => {
+    const inside = tx as unknown as Database;
+    await tx.insert(desks).values({ id: deskId, ...DEMO_DESK, demo: true, today: DEMO_DAY, nextCaseNumber: DEMO_CASES.length + 1 });
+    await keepEdition(tx, deskId, edition);
+    const staff = DEMO_PEOPLE.map((person) => ({ id: randomUUID(), deskId, ...person }));
+    await tx.insert(people).values(staff);
+    await tx.insert(stations).values(DEMO_STATIONS.map(({ name, lat, lon, climate }) => ({ id: randomUUID(), deskId, name, lat, lon, altitudeM: climate.altitudeM })));
+    await fetchDemoWeather(inside, deskId, DEMO_DAY);
+    const places = await tx.select({ id: stations.id, name: stations.name }).from(stations).where(eq(stations.deskId, deskId)).orderBy(asc(stations.altitudeM));
+    const weather = new Map<string, WeatherSeries>();
+    for (const place of places) weather.set(place.id, { station: place.name, days: await tx.select().from(weatherDays).where(eq(weatherDays.stationId, place.id)).orderBy(asc(weatherDays.on)) });
+    const advisor = staff[0];
+    if (!advisor) throw new Error('the demo has nobody to answer calls');
+    const setting: Setting = { deskId, edition, understander: new Understander(edition), consultant: new Consultant(edition), stations: places, weather, advisor };
+    const inOrder = [...DEMO_CASES].sort((a, b) => b.daysAgo - a.daysAgo || a.minute - b.minute);
+    for (const [i, demo] of inOrder.entries()) await seedCase(inside, setting, demo, i + 1);
+  });
+}

@@ -1,0 +1,30 @@
+import type { Request, Response } from 'express';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { Database } from './db/connect.ts';
+import type { Who } from './db/desk.ts';
+import { ApiError } from './problems.ts';
+import { z } from 'zod';
+
+/** What every route may use. The clock is passed in. */
+export interface Services {
+  db: Database;
+  edition: Edition;
+  now: () => Date;
+  secureCookies: boolean;
+  /** Keeps a station's record complete up to a day. */
+  fetchWeather: (deskId: string, until: string) => Promise<void>;
+}
+
+/** Set by the session guard on every request behind it. */
+export const whoOf = (res: Response): Who => {
+  const who = res.locals['who'] as Who | undefined;
+  if (!who) throw new ApiError('not-signed-in', 'Sign in first.');
+  return who;
+};
+
+/** A UUID from the path; anything else is simply not there. */
+export function idParam(req: Request, name: string): string {
+  const parsed = z.uuid().safeParse(req.params[name]);
+  if (!parsed.success) throw new ApiError('not-found', `"${String(req.params[name])}" is not an id.`);
+  return parsed.data;
+}

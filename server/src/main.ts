@@ -1,0 +1,48 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import { pino } from 'pino';
+import { createApp } from './app.ts';
+import { connect, migrateDatabase } from './db/connect.ts';
+import { fetchDemoWeather, seedDemo } from './demo/seed.ts';
+
+const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
+
+function need(name: string): string {
+  const value = process.env[name];
+  if (!value) throw new Error(`${name} is not set`);
+  return value;
+}
+
+/** Folders are passed in by the start command: a bundle does not know where it lies. */
+async function main(): Promise<void> {
+  const root = need('SOUNDING_ROOT');
+  const port = Number(process.env['PORT'] ?? 4747);
+  if (!Number.isInteger(port) || port < 0 || port > 65535) throw new Error(`PORT: "${process.env['PORT'] ?? ''}" is not a port number`);
+  const edition = JSON.parse(readFileSync(join(root, 'knowledge/dist/edition.json'), 'utf8')) as Edition;
+  const connection = connect(need('DATABASE_URL'), (error) => log.warn({ err: error.message }, 'database connection lost'));
+  await migrateDatabase(connection, join(root, 'server/drizzle'));
+  if (process.env['SOUNDING_DEMO'] !== '0') await seedDemo(connection.db, edition);
+  const { db } = connection;
+  const app = createApp({ db, edition, now: () => new Date(), secureCookies: false, fetchWeather: (deskId, until) => fetchDemoWeather(db, deskId, until) }, log, join(root, 'web/dist'));
+  const server = app.listen(port, '127.0.0.1', (error?: Error) => {
+    if (error) {
+      process.stderr.write(`sounding: cannot listen on port ${port}: ${error.message}\n`);
+      process.exit(1);
+    }
+    const address = server.address();
+    process.stdout.write(`Sounding is ready: http://127.0.0.1:${typeof address === 'object' && address ? address.port : port}/\n`);
+  });
+  const stop = (): void => {
+    server.close(() => void connection.pool.end().then(() => process.exit(0)));
+    server.closeAllConnections();
+    setTimeout(() => process.exit(0), 3000).unref();
+  };
+  process.on('SIGINT', stop);
+  process.on('SIGTERM', stop);
+}
+
+main().catch((error: unknown) => {
+  process.stderr.write(`sounding: ${error instanceof Error ? error.message : String(error)}\n`);
+  process.exit(1);
+});
