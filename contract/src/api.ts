@@ -54,6 +54,8 @@ export const adviceBody = z.object({
   causeId: z.string().max(80),
   probability: z.number().min(0).max(1),
   edition: z.string().max(60),
+  /** The day the advice is reckoned for; reopening uses it again. */
+  date: dateText,
   overrule: shortText.default(''),
   followUpOn: dateText.nullable().default(null),
 });

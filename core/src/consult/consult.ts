@@ -9,7 +9,7 @@ import { soundingLine, type SoundingMark } from '../diagnosis/sounding.ts';
 import { monthOf, type IsoDate } from '../season/calendar.ts';
 import type { SeasonContext } from '../season/windows.ts';
 import type { WeatherSeries } from '../season/weather.ts';
-import { actFor, decide, optionStandings, type Decision, type OptionStanding } from '../treatment/decide.ts';
+import { actOf, decide, optionStandings, type Decision, type OptionStanding } from '../treatment/decide.ts';
 
 /** Everything the engine needs to know of one question of a case. Plain data, so that a record can be replayed. */
 export interface ConsultInput {
@@ -52,12 +52,17 @@ export const ENGINE_VERSION = '1.0.0';
 const UNLISTED_NAME = 'Something not on our list';
 /** Evidence is worked out for as many candidates as anyone will look at. */
 const WITH_EVIDENCE = 8;
+/** Below this nobody asks for its dates. */
+const WORTH_DATING = 0.005;
 
 /** Reasons over one edition. Models are kept by situation, so that a reading costs only its own update. */
 export class Consultant {
   private readonly models = new Map<string, DiagnosticModel>();
   private readonly plants: Map<string, Plant>;
   private readonly causes: Map<string, Cause>;
+
+  /** Where the options of each cause stand, for the day and weather last asked about. */
+  private season: { key: string; weather: WeatherSeries | null; options: Map<string, OptionStanding[]> } = { key: '', weather: null, options: new Map() };
 
   constructor(readonly edition: Edition) {
     this.plants = new Map(edition.plants.map((plant) => [plant.id, plant]));
@@ -77,6 +82,14 @@ export class Consultant {
     return model;
   }
 
+  private optionsOf(cause: Cause, context: SeasonContext): OptionStanding[] {
+    const key = [context.date, context.climate, context.hemisphere].join('|');
+    if (this.season.key !== key || this.season.weather !== context.weather) this.season = { key, weather: context.weather, options: new Map() };
+    const known = this.season.options.get(cause.id) ?? optionStandings(cause, context);
+    this.season.options.set(cause.id, known);
+    return known;
+  }
+
   /** The whole standing after the readings given: ranked causes, next questions, decision and dates. */
   consult(input: ConsultInput): Standing {
     const model = this.model(input);
@@ -94,7 +107,7 @@ export class Consultant {
         also: cause?.also ?? [],
         kind: cause?.kind ?? 'unlisted',
         probability,
-        act: !cause ? 'refer' : probability > 0.005 ? actFor(cause, season) : 'leave',
+        act: !cause ? 'refer' : probability > WORTH_DATING ? actOf(cause, this.optionsOf(cause, season)) : 'leave',
         evidence: rank < WITH_EVIDENCE ? evidenceFor(model, input.readings, id) : [],
       };
     });
@@ -102,13 +115,14 @@ export class Consultant {
     const questions = rankQuestions(model, probabilities, answered, input.setting === 'phone' ? 'caller-looked' : 'in-hand');
     const leader = candidates[0];
     const leading = (leader && this.causes.get(leader.cause)) ?? null;
+    const options = leading ? this.optionsOf(leading, season) : [];
     return {
       candidates,
       questions,
       enough: enoughToAnswer(candidates.map((c) => ({ probability: c.probability, act: c.act, listed: c.cause !== UNLISTED })), questions, input.readings.length),
       sounding: soundingLine(model, input.readings),
-      decision: decide(leading, leader?.probability ?? 0, season),
-      options: leading ? optionStandings(leading, season) : [],
+      decision: decide(leading, leader?.probability ?? 0, options),
+      options,
       unexplained: leader ? unexplainedBy(model, input.readings, leader.cause) : [],
     };
   }

@@ -102,7 +102,7 @@ export class Understander {
     return byClause;
   }
 
-  private read(text: string, channel: Channel, presumed: Finding | null): Understanding {
+  private read(text: string, channel: Channel): Understanding {
     const tokens = this.tokens(text);
     const { lexicon } = this.edition;
     const { negatedBy, doubted } = scopesOf(tokens, lexicon);
@@ -121,7 +121,7 @@ export class Understander {
     };
     const usable = all.filter(fitsOrgan).sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
 
-    const readings: UnderstoodReading[] = [];
+    const found: { reading: UnderstoodReading; at: number }[] = [];
     const used: PhraseMatch<Meaning>[] = [];
     const care: CareQuestion[] = [];
     const claims: Understanding['claims'] = [];
@@ -143,17 +143,20 @@ export class Understander {
           match.at.forEach((i) => covered.add(i));
           continue;
         }
-        const same = readings.find((r) => r.finding === finding.id);
+        const same = found.find(({ reading }) => reading.finding === finding.id)?.reading;
         if (same) {
           if (same.answer !== answer && !same.choices.includes(answer)) same.choices.push(answer);
         } else {
           const unsure = match.at.some((i) => doubted[i]);
-          readings.push({
-            finding: finding.id,
-            answer,
-            channel: unsure && channel === 'caller' ? 'caller-unsure' : channel,
-            from: said(negator < 0 ? match.at : [Math.min(negator, match.at[0]!), match.at[match.at.length - 1]!]),
-            choices: [],
+          found.push({
+            at: match.at[0]!,
+            reading: {
+              finding: finding.id,
+              answer,
+              channel: unsure && channel === 'caller' ? 'caller-unsure' : channel,
+              from: said(negator < 0 ? match.at : [Math.min(negator, match.at[0]!), match.at[match.at.length - 1]!]),
+              choices: [],
+            },
           });
         }
         if (negator >= 0) covered.add(negator);
@@ -161,7 +164,7 @@ export class Understander {
       used.push(match);
       match.at.forEach((i) => covered.add(i));
     }
-    if (presumed) readings.sort((a) => (a.finding === presumed.id ? -1 : 0));
+    const readings = found.sort((a, b) => a.at - b.at).map(({ reading }) => reading);
     const known = plants.filter((mention) => !mention.nearby);
     return {
       plants,
@@ -197,13 +200,13 @@ export class Understander {
   private readAnswer(ask: string, say: string): Understanding {
     const asked = this.edition.findings.find((finding) => finding.ask === ask || finding.id === ask) ?? null;
     if (UNKNOWN_ANSWER.test(say)) return { plants: [], host: null, readings: [], claims: [], care: [], notUnderstood: [] };
-    const own = this.read(say, 'caller', asked);
+    const own = this.read(say, 'caller');
     const words = tokenise(say, this.edition.lexicon.irregular).map((token) => token.word);
     const first = words[0] ?? '';
     const affirmed = YES.has(first);
     const denied = !affirmed && NO.has(first);
     if (!affirmed && !denied) return own;
-    const question = this.read(ask.replace(/[?]/g, ''), 'caller', null);
+    const question = this.read(ask.replace(/[?]/g, ''), 'caller');
     const unsure = /\b(a bit|maybe|i think|perhaps|sort of|probably)\b/i.test(say);
     const fromQuestion = question.readings
       .filter((reading) => !own.readings.some((r) => r.finding === reading.finding))
@@ -224,7 +227,7 @@ export class Understander {
 
   /** Understands a list of utterances; later ones add to earlier ones. */
   understand(words: readonly Utterance[]): Understanding {
-    const parts = words.map((utterance) => (typeof utterance === 'string' ? this.read(utterance, 'caller', null) : this.readAnswer(utterance.ask, utterance.say)));
+    const parts = words.map((utterance) => (typeof utterance === 'string' ? this.read(utterance, 'caller') : this.readAnswer(utterance.ask, utterance.say)));
     return {
       plants: parts.flatMap((part) => part.plants),
       host: parts.find((part) => part.host)?.host ?? null,

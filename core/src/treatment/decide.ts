@@ -52,9 +52,7 @@ function adviceFor(cause: Cause, standings: readonly OptionStanding[]): Omit<Dec
 }
 
 /** The rung a cause is answered with on this day: what "same advice" means. */
-export function actFor(cause: Cause, context: SeasonContext): Act {
-  return adviceFor(cause, optionStandings(cause, context)).act;
-}
+export const actOf = (cause: Cause, standings: readonly OptionStanding[]): Act => adviceFor(cause, standings).act;
 
 /** A leader below this is a guess: the advice waits for a better look. */
 const FIRM = 0.5;
@@ -63,7 +61,7 @@ const FIRM = 0.5;
  * Is anything worth doing, and what? The likeliest cause's preferred option if its window allows it, else the gentlest
  * that can be done now, else leave and note the date. *Unlisted* in the lead is referred.
  */
-export function decide(cause: Cause | null, probability: number, context: SeasonContext): Decision {
+export function decide(cause: Cause | null, probability: number, standings: readonly OptionStanding[]): Decision {
   if (cause === null || cause.id === UNLISTED) {
     return {
       act: 'refer',
@@ -73,7 +71,7 @@ export function decide(cause: Cause | null, probability: number, context: Season
       firm: true,
     };
   }
-  const advice = adviceFor(cause, optionStandings(cause, context));
+  const advice = adviceFor(cause, standings);
   if (probability >= FIRM) return { ...advice, firm: true };
   return { ...advice, why: `Not sure enough to act on yet. If it is ${cause.name.toLowerCase()}: ${advice.why}`, firm: false };
 }

@@ -15,6 +15,9 @@ async function requireQuestion(db: Queryable, deskId: string, questionId: string
   return row;
 }
 
+/** People on the line or at the table come before letters. */
+const inPerson = sql`(${cases.channel} = 'email')`;
+
 async function summaries(db: Queryable, where: SQL | undefined, page: { limit: number; offset: number }, waitingFirst = false): Promise<CaseSummary[]> {
   const rows = await db
     .select({ case: cases, caller: callers, garden: gardens })
@@ -22,7 +25,7 @@ async function summaries(db: Queryable, where: SQL | undefined, page: { limit: n
     .innerJoin(callers, eq(callers.id, cases.callerId))
     .innerJoin(gardens, eq(gardens.id, cases.gardenId))
     .where(where)
-    .orderBy(waitingFirst ? asc(cases.receivedAt) : desc(cases.receivedAt), asc(cases.number))
+    .orderBy(...(waitingFirst ? [asc(inPerson), asc(cases.receivedAt)] : [desc(cases.receivedAt)]), asc(cases.number))
     .limit(page.limit)
     .offset(page.offset);
   if (rows.length === 0) return [];
@@ -100,6 +103,7 @@ async function readQuestions(db: Queryable, caseId: string): Promise<QuestionVie
             causeId: reply.advice.causeId,
             probability: reply.advice.probability,
             edition: reply.advice.edition,
+            date: q.openedOn,
             overrule: reply.advice.overrule,
             followUpOn: null,
             updatedAt: reply.advice.updatedAt.toISOString(),
@@ -216,9 +220,10 @@ export async function addSnapshot(db: Queryable, deskId: string, questionId: str
 export async function saveAdvice(db: Database, who: Who, questionId: string, body: AdviceBody, now: Date): Promise<void> {
   await db.transaction(async (tx) => {
     const question = await requireQuestion(tx, who.deskId, questionId);
-    const { followUpOn, id, ...fields } = body;
+    const { followUpOn, id, date, ...fields } = body;
     const values = { ...fields, byPerson: who.personId, updatedAt: now };
     await tx.insert(advice).values({ id, deskId: who.deskId, questionId, ...values }).onConflictDoUpdate({ target: advice.questionId, set: values });
+    await tx.update(caseQuestions).set({ openedOn: date, edition: body.edition }).where(eq(caseQuestions.id, questionId));
     await tx.update(cases).set({ status: 'answered', followUpOn }).where(eq(cases.id, question.caseId));
   });
 }

@@ -1,0 +1,37 @@
+import { createBrowserRouter, isRouteErrorResponse, Link, useOutletContext, useRouteError } from 'react-router';
+import type { SessionView } from '@sounding/contract/api.ts';
+import { DeskPage } from '../features/desk/DeskPage.tsx';
+import { Notice } from '../ui/controls.tsx';
+import { Shell } from './Shell.tsx';
+
+/** Who is at the desk and on which day; every view stands inside the shell that fetched it. */
+export const useDesk = (): SessionView => useOutletContext<SessionView>();
+
+function Lost() {
+  const error = useRouteError();
+  const text = isRouteErrorResponse(error) && error.status === 404 ? 'There is no such page.' : 'This view has failed. What was saved is safe.';
+  return (
+    <main>
+      <Notice $tone="danger" role="alert">
+        {text} <Link to="/">Back to the desk</Link>
+      </Notice>
+    </main>
+  );
+}
+
+export function createAppRouter() {
+  return createBrowserRouter([
+    {
+      path: '/',
+      Component: Shell,
+      ErrorBoundary: Lost,
+      HydrateFallback: () => <Notice>Opening …</Notice>,
+      children: [
+        { index: true, Component: DeskPage },
+        { path: 'casebook', lazy: async () => ({ Component: (await import('../features/casebook/CasebookPage.tsx')).CasebookPage }) },
+        { path: 'case/:caseId', lazy: async () => ({ Component: (await import('../features/case/CasePage.tsx')).CasePage }) },
+        { path: 'case/:caseId/reply/:questionId', lazy: async () => ({ Component: (await import('../features/reply/ReplyPage.tsx')).ReplyPage }) },
+      ],
+    },
+  ]);
+}

@@ -1,0 +1,65 @@
+import { wrap, type Remote } from 'comlink';
+import { useEffect, useState } from 'react';
+import type { ConsultInput, Standing } from '@sounding/core/consult/consult.ts';
+import type { WeatherSeries } from '@sounding/core/season/weather.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { Engine, Heard } from './engine.worker.ts';
+
+let remote: Remote<Engine> | null = null;
+const ready = new Map<string, Promise<void>>();
+
+/** The engine in its worker, with the edition loaded. One worker serves the whole tab. */
+export async function engineFor(edition: Edition): Promise<Remote<Engine>> {
+  remote ??= wrap<Engine>(new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module' }));
+  const engine = remote;
+  if (!ready.has(edition.version)) ready.set(edition.version, engine.load(edition));
+  await ready.get(edition.version);
+  return engine;
+}
+
+/** Calls the worker whenever `key` changes; keeps showing the last answer until the next is there. */
+function useEngine<T>(edition: Edition | undefined, key: string | null, ask: (engine: Remote<Engine>) => Promise<T>): T | null {
+  const [answer, setAnswer] = useState<{ key: string; value: T } | null>(null);
+  useEffect(() => {
+    if (!edition || key === null) return undefined;
+    let current = true;
+    void engineFor(edition)
+      .then(ask)
+      .then((value) => {
+        if (current) setAnswer({ key, value });
+      });
+    return () => {
+      current = false;
+    };
+    // `ask` is rebuilt on every render; `key` says when its meaning has changed
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [edition, key]);
+  return key === null ? null : (answer?.value ?? null);
+}
+
+const sentWeather = new WeakMap<WeatherSeries, string>();
+
+/** Hands a series to the worker once; returns the name it goes by there. */
+async function weatherKey(engine: Remote<Engine>, series: WeatherSeries | null): Promise<string | null> {
+  if (series === null) return null;
+  const known = sentWeather.get(series) ?? crypto.randomUUID();
+  if (!sentWeather.has(series)) {
+    sentWeather.set(series, known);
+    await engine.keepWeather(known, series);
+  }
+  return known;
+}
+
+export function useStanding(edition: Edition | undefined, input: ConsultInput | null): Standing | null {
+  const key = input ? JSON.stringify({ ...input, weather: input.weather ? [input.weather.station, input.weather.days.at(-1)?.on] : null }) : null;
+  return useEngine(edition, key, async (engine) => {
+    const { weather, ...rest } = input as ConsultInput;
+    return engine.consult(edition?.version ?? '', rest, await weatherKey(engine, weather));
+  });
+}
+
+export function useHeard(edition: Edition | undefined, said: string, asked: string | null, hostId: string | null): Heard | null {
+  const text = said.trim();
+  const heard = useEngine(edition, JSON.stringify([text, asked, hostId]), (engine) => engine.understand(edition?.version ?? '', text ? [asked ? { ask: asked, say: text } : text] : [], hostId));
+  return text ? heard : null;
+}

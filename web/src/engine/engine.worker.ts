@@ -1,0 +1,50 @@
+import { expose } from 'comlink';
+import { Consultant, type ConsultInput, type Standing } from '@sounding/core/consult/consult.ts';
+import { careAnswer } from '@sounding/core/consult/diagnoseCase.ts';
+import type { WeatherSeries } from '@sounding/core/season/weather.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import { Understander, type Understanding, type Utterance } from '@sounding/core/language/understand.ts';
+
+interface Loaded {
+  consultant: Consultant;
+  understander: Understander;
+}
+/** By version: an old case is reasoned over with the edition it was answered with. */
+const loaded = new Map<string, Loaded>();
+const weather = new Map<string, WeatherSeries>();
+
+function of(version: string): Loaded {
+  const found = loaded.get(version);
+  if (!found) throw new Error(`edition ${version} is not loaded`);
+  return found;
+}
+
+export interface HeardCare {
+  plant: string;
+  topic: string;
+  answer: string;
+}
+export interface Heard extends Understanding {
+  careAnswers: HeardCare[];
+}
+
+const engine = {
+  load(edition: Edition): void {
+    if (!loaded.has(edition.version)) loaded.set(edition.version, { consultant: new Consultant(edition), understander: new Understander(edition) });
+  },
+  /** Weather is sent once and named afterwards: a reading must not carry years of days along. */
+  keepWeather(key: string, series: WeatherSeries): void {
+    weather.set(key, series);
+  },
+  consult: (version: string, input: Omit<ConsultInput, 'weather'>, weatherKey: string | null): Standing =>
+    of(version).consultant.consult({ ...input, weather: weatherKey === null ? null : (weather.get(weatherKey) ?? null) }),
+  understand(version: string, words: Utterance[], hostId: string | null): Heard {
+    const { understander, consultant } = of(version);
+    const understanding = understander.understand(words);
+    const plant = understanding.host ?? consultant.edition.plants.find((p) => p.id === hostId) ?? null;
+    return { ...understanding, careAnswers: plant ? understanding.care.flatMap(({ topic }) => careAnswer(plant.name, plant.care, topic)) : [] };
+  },
+  resolvePlant: (version: string, name: string) => of(version).understander.resolvePlant(name),
+};
+export type Engine = typeof engine;
+expose(engine);

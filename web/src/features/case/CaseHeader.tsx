@@ -1,0 +1,144 @@
+import { styled } from 'styled-components';
+import { Button as ComboButton, ComboBox, Input, Label, ListBox, ListBoxItem, Popover } from 'react-aria-components';
+import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import { sayDay } from '../../app/dates.ts';
+import { Button } from '../../ui/controls.tsx';
+
+const Head = styled.header`
+  display: flex;
+  align-items: center;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  padding: 8px 20px;
+  border-bottom: 1.5px solid ${({ theme }) => theme.ink};
+  h1 {
+    font-size: 24px;
+  }
+  p {
+    font-size: 14px;
+    color: ${({ theme }) => theme.inkSoft};
+  }
+`;
+const Tabs = styled.div`
+  display: flex;
+  gap: 4px;
+  margin-left: auto;
+`;
+const Select = styled.select`
+  min-height: 34px;
+  padding: 4px 6px;
+  border: 1px solid ${({ theme }) => theme.rule};
+  border-radius: 3px;
+  background: ${({ theme }) => theme.sheet};
+`;
+const Host = styled(ComboBox)`
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  label {
+    font-size: 14px;
+    color: ${({ theme }) => theme.inkSoft};
+  }
+  input {
+    width: 190px;
+    min-height: 34px;
+    padding: 4px 9px;
+    font: 600 18px/1.2 'Alegreya', serif;
+    border: 1px solid ${({ theme }) => theme.rule};
+    border-radius: 3px;
+    background: ${({ theme }) => theme.sheet};
+  }
+  button {
+    border: 1px solid ${({ theme }) => theme.rule};
+    background: ${({ theme }) => theme.sheet};
+    border-radius: 3px;
+    min-height: 34px;
+    min-width: 28px;
+  }
+`;
+const Choices = styled(Popover)`
+  background: ${({ theme }) => theme.sheet};
+  color: ${({ theme }) => theme.ink};
+  border: 1px solid ${({ theme }) => theme.ink};
+  max-height: 320px;
+  overflow: auto;
+  min-width: 240px;
+`;
+const Choice = styled(ListBoxItem)`
+  padding: 5px 10px;
+  cursor: pointer;
+  i {
+    color: ${({ theme }) => theme.inkSoft};
+    font-size: 13.5px;
+  }
+  &[data-focused] {
+    background: ${({ theme }) => theme.wash};
+    outline: none;
+  }
+`;
+
+interface Props {
+  view: CaseView;
+  question: QuestionView;
+  edition: Edition;
+  session: SessionView;
+  date: string;
+  onQuestion: (id: string) => void;
+  onAddQuestion: () => void;
+  onChange: (patch: { hostId?: string | null; stationId?: string | null; setting?: 'phone' | 'table' }) => void;
+}
+
+/** Who calls, about which plant, from where; one tab for each question of the call. */
+export function CaseHeader({ view, question, edition, session, date, onQuestion, onAddQuestion, onChange }: Props) {
+  const plantName = (id: string | null) => edition.plants.find((p) => p.id === id)?.name;
+  return (
+    <Head>
+      <div>
+        <h1>{view.caller.name}</h1>
+        <p>
+          #{view.number}
+          {view.caller.place ? ` · ${view.caller.place}` : ''}
+          {view.caller.phone ? ` · ${view.caller.phone}` : ''}
+          {view.caller.email ? ` · ${view.caller.email}` : ''} · {sayDay(date)}
+        </p>
+      </div>
+      <Host key={`${question.id}-${question.hostId}`} defaultSelectedKey={question.hostId ?? ''} onSelectionChange={(key) => onChange({ hostId: key === null ? null : String(key) })} menuTrigger="focus">
+        <Label>plant</Label>
+        <Input placeholder="not named yet" />
+        <ComboButton aria-label="All plants">▾</ComboButton>
+        <Choices>
+          <ListBox items={edition.plants.map(({ id, name, latin, also }) => ({ id, name, latin, also }))}>
+            {(plant) => (
+              <Choice id={plant.id} textValue={plant.name}>
+                {plant.name} <i>{plant.latin}</i>
+              </Choice>
+            )}
+          </ListBox>
+        </Choices>
+      </Host>
+      <Select aria-label="Station" value={question.stationId ?? ''} onChange={(event) => onChange({ stationId: event.target.value || null })}>
+        {session.stations.map((station) => (
+          <option key={station.id} value={station.id}>
+            {station.name}, {station.altitudeM} m
+          </option>
+        ))}
+        <option value="">no station</option>
+      </Select>
+      <Select aria-label="How the plant is seen" value={question.setting} onChange={(event) => onChange({ setting: event.target.value === 'table' ? 'table' : 'phone' })}>
+        <option value="phone">on the telephone</option>
+        <option value="table">plant on the table</option>
+      </Select>
+      <Tabs role="group" aria-label="Questions of this call">
+        {view.questions.map((q, i) => (
+          <Button key={q.id} weight={q.id === question.id ? 'plain' : 'quiet'} aria-pressed={q.id === question.id} onPress={() => onQuestion(q.id)}>
+            {i + 1}. {plantName(q.hostId) ?? 'question'}
+          </Button>
+        ))}
+        <Button weight="quiet" onPress={onAddQuestion} aria-label="Another question">
+          + question
+        </Button>
+      </Tabs>
+    </Head>
+  );
+}

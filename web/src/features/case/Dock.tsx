@@ -1,0 +1,202 @@
+import { forwardRef, type KeyboardEvent } from 'react';
+import { styled } from 'styled-components';
+import type { Standing } from '@sounding/core/consult/consult.ts';
+import { readingText } from '@sounding/core/consult/words.ts';
+import type { Edition, Finding } from '@sounding/core/edition/edition.ts';
+import type { Heard } from '../../engine/engine.worker.ts';
+import { Button, Key } from '../../ui/controls.tsx';
+import { percent } from './words.ts';
+
+const Band = styled.section`
+  background: ${({ theme }) => theme.deep};
+  color: ${({ theme }) => theme.deepInk};
+  padding: 12px 20px 14px;
+  display: grid;
+  gap: 10px;
+`;
+const Ask = styled.div`
+  display: grid;
+  gap: 7px;
+  min-height: 124px;
+  align-content: center;
+`;
+const Question = styled.p`
+  font: 500 24px/1.2 'Alegreya', serif;
+`;
+const Note = styled.span`
+  font-size: 14px;
+  color: ${({ theme }) => theme.deepSoft};
+`;
+const Answers = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  button {
+    background: transparent;
+    color: ${({ theme }) => theme.deepInk};
+    border: 1px solid ${({ theme }) => theme.deepSoft};
+    border-radius: 3px;
+    padding: 3px 10px 3px 5px;
+    font-size: 15px;
+    line-height: 1.25;
+    cursor: pointer;
+    text-align: left;
+  }
+  button:hover {
+    background: ${({ theme }) => theme.ink};
+    color: ${({ theme }) => theme.sheet};
+  }
+`;
+const EnoughBar = styled.div`
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  font-size: 16px;
+`;
+const Entry = styled.input`
+  width: 100%;
+  font-size: 18px;
+  padding: 8px 12px;
+  border-radius: 3px;
+  border: 1px solid ${({ theme }) => theme.deepSoft};
+  background: ${({ theme }) => theme.sheet};
+  color: ${({ theme }) => theme.ink};
+  &::placeholder {
+    color: ${({ theme }) => theme.inkSoft};
+  }
+  &:focus-visible {
+    outline: 3px solid ${({ theme }) => theme.focus};
+    outline-offset: 0;
+  }
+`;
+const Preview = styled.p`
+  min-height: 22px;
+  font-size: 14.5px;
+  color: ${({ theme }) => theme.deepSoft};
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  b {
+    color: ${({ theme }) => theme.deepInk};
+    font-weight: 600;
+  }
+  .open {
+    text-decoration: underline wavy;
+    text-underline-offset: 3px;
+  }
+`;
+
+const ENOUGH_WORDS = {
+  'one-stands-out': 'Enough to answer: one cause stands out.',
+  'same-advice': 'Enough to answer: everything still likely leads to the same advice.',
+  'nothing-left-to-ask': 'No question left would tell much. Answer with what there is, or refer.',
+} as const;
+
+function Understood({ heard, edition }: { heard: Heard | null; edition: Edition }) {
+  if (!heard) return <Preview>&nbsp;</Preview>;
+  const parts = heard.readings.map((r) => `${readingText(edition, r.finding, r.answer)}${r.channel === 'caller-unsure' ? ' (not sure)' : ''}`);
+  return (
+    <Preview role="status">
+      {heard.host && <b>{heard.host.name}</b>}
+      {heard.host && parts.length > 0 && ' · '}
+      {parts.join(' · ')}
+      {heard.care.length > 0 && ' · a question of care'}
+      {heard.notUnderstood.length > 0 && (
+        <>
+          {' '}
+          · not understood: <span className="open">{heard.notUnderstood.join(', ')}</span>
+        </>
+      )}
+    </Preview>
+  );
+}
+
+interface Props {
+  edition: Edition;
+  standing: Standing;
+  finding: Finding | null;
+  place: number;
+  /** The plant comes first: ask for it before anything else. */
+  askPlant: boolean;
+  /** What was noted when the call came in, while nothing has been taken in yet. */
+  opening: string;
+  draft: string;
+  heard: Heard | null;
+  onDraft: (text: string) => void;
+  onKeyDown: (event: KeyboardEvent<HTMLInputElement>) => void;
+  onAnswer: (answer: string) => void;
+  onReply: () => void;
+}
+
+/** Always in sight: the one question to read out, its answers on the number keys, and the line the words go in. */
+export const Dock = forwardRef<HTMLInputElement, Props>(function Dock({ edition, standing, finding, place, askPlant, opening, draft, heard, onDraft, onKeyDown, onAnswer, onReply }, entry) {
+  const { enough } = standing;
+  const question = standing.questions.find((q) => q.finding === finding?.id);
+  return (
+    <Band aria-label="Ask">
+      {enough.enough && (
+        <EnoughBar role="status">
+          <Question>
+            {ENOUGH_WORDS[enough.because]} {standing.candidates[0]?.name}, {percent(standing.candidates[0]?.probability ?? 0)} %.
+          </Question>
+          <Button weight="act" onPress={onReply}>
+            Write the reply <Key>Enter</Key>
+          </Button>
+        </EnoughBar>
+      )}
+      {askPlant ? (
+        <Ask>
+          <Question>Which plant is it – and which variety, if you know?</Question>
+          <Note>
+            Type its name below{opening ? ', or press ' : '. '}
+            {opening && (
+              <>
+                <Key>Enter</Key> to take in what is noted: “{opening}”.{' '}
+              </>
+            )}
+            <Key>↓</Key> asks on without a name.
+          </Note>
+        </Ask>
+      ) : finding && question && !(enough.enough && place === 0) ? (
+        <Ask>
+          <Question>{finding.ask}</Question>
+          {finding.check && <Note>{finding.check}</Note>}
+          <Answers role="group" aria-label="Answers">
+            {finding.answers.map((answer, i) => (
+              <button key={answer.id} type="button" onClick={() => onAnswer(answer.id)}>
+                <Key>{i < 9 ? i + 1 : `⇧${i - 8}`}</Key> {answer.say}
+              </button>
+            ))}
+            <button type="button" onClick={() => onAnswer('unknown')}>
+              <Key>0</Key> cannot say
+            </button>
+          </Answers>
+          <Note>
+            halves the doubt {question.bits.toFixed(1)} times, takes about {question.seconds} s · <Key>↓</Key>
+            <Key>↑</Key> other questions
+          </Note>
+        </Ask>
+      ) : (
+        <Ask>
+          <Note>
+            <Key>↓</Key> ask on all the same
+          </Note>
+        </Ask>
+      )}
+      <div>
+        <Entry
+          ref={entry}
+          value={draft}
+          onChange={(event) => onDraft(event.target.value)}
+          onKeyDown={onKeyDown}
+          aria-label="What the caller says"
+          placeholder="Type what the caller says, Enter to take it in"
+          autoComplete="off"
+          spellCheck={false}
+          autoFocus
+        />
+        <Understood heard={heard} edition={edition} />
+      </div>
+    </Band>
+  );
+});

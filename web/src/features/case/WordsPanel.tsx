@@ -1,0 +1,129 @@
+import { styled } from 'styled-components';
+import type { QuestionView, ReadingView } from '@sounding/contract/api.ts';
+import { readingText } from '@sounding/core/consult/words.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { HeardCare } from '../../engine/engine.worker.ts';
+import { Button, VisuallyHidden } from '../../ui/controls.tsx';
+import { CHANNEL_WORDS } from './words.ts';
+
+const Panel = styled.section`
+  min-height: 0;
+  overflow: auto;
+  padding: 12px 16px 12px 20px;
+`;
+const Heading = styled.h2`
+  font-size: 17px;
+  margin-bottom: 6px;
+`;
+const Said = styled.blockquote`
+  margin: 10px 0 4px;
+  font: italic 400 17.5px/1.25 'Alegreya', serif;
+`;
+const List = styled.ul`
+  list-style: none;
+  margin: 0;
+  padding: 0 0 0 12px;
+  border-left: 2px solid ${({ theme }) => theme.rule};
+`;
+const Row = styled.li<{ $withdrawn: boolean; $after: boolean }>`
+  display: flex;
+  align-items: baseline;
+  gap: 6px;
+  font-size: 14.5px;
+  line-height: 1.3;
+  padding: 1px 0;
+  opacity: ${({ $after }) => ($after ? 0.55 : 1)};
+  text-decoration: ${({ $withdrawn }) => ($withdrawn ? 'line-through' : 'none')};
+  span.channel {
+    color: ${({ theme }) => theme.inkSoft};
+    font-size: 13px;
+    white-space: nowrap;
+  }
+  button {
+    margin-left: auto;
+    padding: 0 6px;
+    min-height: 24px;
+    font-size: 13px;
+    text-decoration: none;
+  }
+`;
+const Care = styled.div`
+  margin: 12px 0 0;
+  padding: 8px 12px;
+  background: ${({ theme }) => theme.wash};
+  font-size: 14.5px;
+  h3 {
+    font-size: 16px;
+  }
+`;
+const Empty = styled.p`
+  color: ${({ theme }) => theme.inkSoft};
+`;
+
+interface Props {
+  question: QuestionView;
+  edition: Edition;
+  care: readonly HeardCare[];
+  opening: string;
+  /** Readings after the mark stepped back to are shown fainter. */
+  shownIds: ReadonlySet<string>;
+  onWithdraw: (reading: ReadingView, withdrawn: boolean) => void;
+}
+
+function text(edition: Edition, reading: ReadingView): string {
+  if (reading.answer === 'unknown') return `${edition.findings.find((f) => f.id === reading.finding)?.name ?? reading.finding}: cannot say`;
+  return readingText(edition, reading.finding, reading.answer);
+}
+
+/** What was said, in the caller's own words, with what was read from it; any reading can be taken back. */
+export function WordsPanel({ question, edition, care, opening, shownIds, onWithdraw }: Props) {
+  const rows = (readings: ReadingView[]) => (
+    <List>
+      {readings.map((reading) => {
+        const withdrawn = reading.withdrawnAt !== null;
+        const said = text(edition, reading);
+        return (
+          <Row key={reading.id} $withdrawn={withdrawn} $after={!withdrawn && reading.answer !== 'unknown' && !shownIds.has(reading.id)}>
+            <span>{said}</span>
+            <span className="channel">{reading.answer === 'unknown' ? '' : CHANNEL_WORDS[reading.channel]}</span>
+            <Button weight="quiet" onPress={() => onWithdraw(reading, !withdrawn)}>
+              {withdrawn ? 'take in' : 'undo'}
+              <VisuallyHidden> {said}</VisuallyHidden>
+            </Button>
+          </Row>
+        );
+      })}
+    </List>
+  );
+  const alone = question.readings.filter((r) => r.statementId === null);
+  const labels: Record<string, string> = Object.fromEntries(edition.careTopics.map((t) => [t.id, t.name]));
+  return (
+    <Panel aria-label="What was said" tabIndex={0}>
+      <Heading>What was said</Heading>
+      {opening && !question.statements.some((s) => s.said === opening) && <Said>“{opening}”</Said>}
+      {question.statements.map((statement) => (
+        <div key={statement.id}>
+          <Said>
+            “{statement.asked ? `${statement.asked} – ${statement.said}` : statement.said}”
+          </Said>
+          {rows(question.readings.filter((r) => r.statementId === statement.id))}
+        </div>
+      ))}
+      {alone.length > 0 && (
+        <>
+          <Said as="h3">Answers</Said>
+          {rows(alone)}
+        </>
+      )}
+      {!opening && question.statements.length === 0 && alone.length === 0 && <Empty>Type the caller’s words in the line below as they are spoken.</Empty>}
+      {care.map((c) => (
+        <Care key={`${c.plant}-${c.topic}`}>
+          <h3>
+            {labels[c.topic] ?? c.topic}: {c.plant}
+          </h3>
+          <p>{c.answer}</p>
+        </Care>
+      ))}
+    </Panel>
+  );
+}

@@ -1,0 +1,26 @@
+import { useEffect } from 'react';
+import { useStore } from 'react-redux';
+import type { CaseView } from '@sounding/contract/api.ts';
+import { useCaseQuery } from '../../store/api.ts';
+import { queued } from '../../store/outbox.ts';
+import { useAppDispatch, useAppSelector, type RootState } from '../../store/store.ts';
+import { opened } from '../../store/work.ts';
+import type { CaseWrite } from '../../store/writes.ts';
+
+type Unmarked<T> = T extends CaseWrite ? Omit<T, 'id' | 'caseId' | 'at'> : never;
+export type NewWrite = Unmarked<CaseWrite>;
+
+/** One case on the table: its present state, and `write` to set something down, at once here and in the record. */
+export function useCaseWork(caseId: string): { view: CaseView | undefined; error: unknown; write: (write: NewWrite) => void } {
+  const { data, error } = useCaseQuery(caseId, { refetchOnMountOrArgChange: true });
+  const store = useStore<RootState>();
+  const dispatch = useAppDispatch();
+  const view = useAppSelector((state) => state.work.cases[caseId]);
+  useEffect(() => {
+    if (data) dispatch(opened({ view: data, unsent: store.getState().outbox.pending }));
+  }, [data, dispatch, store]);
+  const write = (body: NewWrite) => {
+    dispatch(queued({ ...body, id: crypto.randomUUID(), caseId, at: new Date().toISOString() } as CaseWrite));
+  };
+  return { view, error: view ? null : error, write };
+}

@@ -1,0 +1,51 @@
+import { useMemo } from 'react';
+import type { QuestionView, ReadingView, SessionView } from '@sounding/contract/api.ts';
+import type { ConsultInput, Standing } from '@sounding/core/consult/consult.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import { useStanding } from '../../engine/engine.ts';
+import { useEditionQuery, useWeatherQuery } from '../../store/api.ts';
+
+/** Stored for a question that was asked and could not be answered. */
+const UNKNOWN = 'unknown';
+
+export interface QuestionStanding {
+  edition: Edition | undefined;
+  date: string;
+  /** Readings that count, in the order they were taken. */
+  taken: ReadingView[];
+  /** After everything taken. */
+  standing: Standing | null;
+  /** At the mark stepped back to; the same as `standing` at the bottom. */
+  shown: Standing | null;
+  weatherBehind: string | null;
+}
+
+/**
+ * The engine's view of one question. An answered one is reckoned with the day and edition of its answer, so that it
+ * comes out the same again; an open one with today's.
+ */
+export function useQuestionStanding(question: QuestionView | undefined, session: SessionView, mark: number | null): QuestionStanding {
+  const answered = question?.advice ?? null;
+  const date = answered && question ? question.openedOn : session.desk.today;
+  const { data: edition } = useEditionQuery(answered?.edition ?? session.edition);
+  const stationId = question?.stationId ?? null;
+  const { data: weather, error: weatherError } = useWeatherQuery({ stationId: stationId ?? '', until: date }, { skip: stationId === null });
+  const taken = useMemo(() => (question?.readings ?? []).filter((r) => r.withdrawnAt === null && r.answer !== UNKNOWN), [question?.readings]);
+  const input = useMemo((): ConsultInput | null => {
+    if (!question || !edition || (stationId !== null && !weather && !weatherError)) return null;
+    return {
+      host: question.hostId,
+      date,
+      climate: question.climate,
+      hemisphere: question.hemisphere,
+      setting: question.setting,
+      readings: taken.map(({ finding, answer, channel }) => ({ finding, answer, channel })),
+      unanswered: question.readings.filter((r) => r.withdrawnAt === null && r.answer === UNKNOWN).map((r) => r.finding),
+      weather: weather ?? null,
+    };
+  }, [question, edition, stationId, weather, weatherError, date, taken]);
+  const standing = useStanding(edition, input);
+  const back = mark !== null && mark < taken.length;
+  const earlier = useStanding(edition, back && input ? { ...input, readings: input.readings.slice(0, mark) } : null);
+  return { edition, date, taken, standing, shown: back ? (earlier ?? standing) : standing, weatherBehind: weather ? weather.station : null };
+}

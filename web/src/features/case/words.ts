@@ -1,0 +1,70 @@
+import type { Act, CauseKind, Channel } from '@sounding/core/edition/edition.ts';
+import type { WindowStanding } from '@sounding/core/season/windows.ts';
+import { sayShortDay } from '../../app/dates.ts';
+
+export const ACT_WORDS: Record<Act, string> = {
+  leave: 'Leave it alone',
+  culture: 'Change the care',
+  physical: 'By hand',
+  biological: 'With living helpers',
+  contact: 'Spray',
+  systemic: 'Systemic',
+  remove: 'Take it out',
+  refer: 'Refer',
+};
+
+export const KIND_WORDS: Record<CauseKind, string> = {
+  normal: 'normal',
+  fungus: 'fungus',
+  oomycete: 'water mould',
+  bacterium: 'bacterium',
+  virus: 'virus',
+  nematode: 'nematode',
+  insect: 'insect',
+  mite: 'mite',
+  mollusc: 'mollusc',
+  animal: 'animal',
+  plant: 'plant',
+  nutrient: 'nutrition',
+  water: 'water',
+  temperature: 'weather',
+  light: 'light',
+  chemical: 'chemical',
+  mechanical: 'wound',
+  cultural: 'care',
+  unlisted: 'unlisted',
+};
+
+export const CHANNEL_WORDS: Record<Channel, string> = {
+  caller: 'caller says',
+  'caller-unsure': 'not sure',
+  'caller-looked': 'caller looked',
+  photo: 'photo',
+  'in-hand': 'in the hand',
+  bench: 'bench test',
+  laboratory: 'laboratory',
+};
+
+export const percent = (p: number): string => (p > 0 && p < 0.005 ? '<1' : p > 0.995 && p < 1 ? '>99' : String(Math.round(p * 100)));
+
+/** "now, until 5 Jun", "from 24 Apr", "over; again 24 Apr". */
+export function timingText(timing: WindowStanding): string {
+  const year = (date: string) => ` ${date.slice(0, 4)}`;
+  switch (timing.state) {
+    case 'any-time':
+      return 'any time';
+    case 'open':
+      return timing.to ? `now, until ${sayShortDay(timing.to)}` : 'now';
+    case 'closing':
+      return timing.to ? `now, ends ${sayShortDay(timing.to)}` : 'ending';
+    case 'not-yet': {
+      if (!timing.from) return 'not yet';
+      const band = timing.fromBand && timing.fromBand[0] !== timing.fromBand[1] ? ` (${sayShortDay(timing.fromBand[0])} – ${sayShortDay(timing.fromBand[1])})` : '';
+      return `from ${sayShortDay(timing.from)}${year(timing.from)}${band}`;
+    }
+    case 'closed':
+      return timing.nextFrom ? `too late; note ${sayShortDay(timing.nextFrom)}${year(timing.nextFrom)}` : 'too late this season';
+    case 'unknown':
+      return timing.basis;
+  }
+}

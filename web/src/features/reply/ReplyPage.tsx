@@ -1,0 +1,160 @@
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { TextArea, TextField as AriaTextField, Label } from 'react-aria-components';
+import { styled } from 'styled-components';
+import { composeReply, LABELS_FIRST } from '@sounding/core/treatment/reply.ts';
+import { sayDay } from '../../app/dates.ts';
+import { useDesk } from '../../app/routes.tsx';
+import { problemText } from '../../store/api.ts';
+import { Button, Notice, TextField } from '../../ui/controls.tsx';
+import { useCaseWork } from '../case/useCaseWork.ts';
+import { useQuestionStanding } from '../case/useQuestionStanding.ts';
+import { ACT_WORDS } from '../case/words.ts';
+
+const Desk = styled.div`
+  max-width: 1120px;
+  margin: 0 auto;
+  padding: 22px 24px 40px;
+  display: grid;
+  grid-template-columns: minmax(0, 720px) minmax(220px, 1fr);
+  gap: 34px;
+  @media (max-width: 900px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  @media print {
+    display: block;
+    padding: 0;
+  }
+`;
+const Letter = styled(AriaTextField)`
+  @media print {
+    display: none;
+  }
+  label {
+    font: 600 26px/1.2 'Alegreya', serif;
+    display: block;
+    margin-bottom: 10px;
+  }
+  textarea {
+    width: 100%;
+    min-height: 560px;
+    resize: vertical;
+    background: ${({ theme }) => theme.sheet};
+    border: 1px solid ${({ theme }) => theme.rule};
+    padding: 26px 32px;
+    font-size: 16.5px;
+    line-height: 1.45;
+  }
+`;
+const Printed = styled.article`
+  display: none;
+  @media print {
+    display: block;
+    white-space: pre-wrap;
+    font-size: 11.5pt;
+    line-height: 1.4;
+  }
+`;
+const Side = styled.aside`
+  display: grid;
+  gap: 16px;
+  align-content: start;
+  padding-top: 44px;
+  @media print {
+    display: none;
+  }
+`;
+const Fact = styled.p`
+  font-size: 15px;
+  b {
+    display: block;
+    font: 600 20px/1.2 'Alegreya', serif;
+  }
+`;
+
+/** The written answer: made from the standing, changed by the advisor at will, saved with what it rests on, printed on one page. */
+export function ReplyPage() {
+  const { caseId = '', questionId = '' } = useParams();
+  const session = useDesk();
+  const { view, error, write } = useCaseWork(caseId);
+  const question = view?.questions.find((q) => q.id === questionId);
+  const { edition, date, taken, standing } = useQuestionStanding(question, session, null);
+  const [draft, setDraft] = useState<string | null>(null);
+  const [followUpOn, setFollowUpOn] = useState<string | null>(null);
+  if (error) {
+    return (
+      <Notice $tone="danger" role="alert">
+        {problemText(error)}
+      </Notice>
+    );
+  }
+  if (!view || !question || !edition || !standing) return <Notice>Writing the reply …</Notice>;
+  const leader = standing.candidates[0];
+  const composed = composeReply({
+    edition,
+    caller: view.caller.name,
+    plant: edition.plants.find((p) => p.id === question.hostId) ?? null,
+    standing,
+    readings: taken.map(({ finding, answer, channel }) => ({ finding, answer, channel })),
+    desk: session.desk.name,
+    advisor: session.person.name,
+    sayDate: sayDay,
+    today: date,
+  });
+  const body = draft ?? question.advice?.body ?? composed;
+  const missing = body.includes(LABELS_FIRST) ? '' : `\n\n${LABELS_FIRST}`;
+  const callBack = followUpOn ?? view.followUpOn ?? '';
+  const dateFault = callBack !== '' && callBack < session.desk.today ? 'This day is past.' : null;
+  const saved = question.advice !== null && question.advice.body === body + missing;
+  const save = () => {
+    if (!leader || !body.trim() || dateFault) return;
+    write({
+      kind: 'advice',
+      questionId: question.id,
+      by: session.person.name,
+      body: { id: question.advice?.id ?? crypto.randomUUID(), body: body + missing, act: standing.decision.act, causeId: leader.cause, probability: leader.probability, edition: edition.version, date, overrule: '', followUpOn: callBack === '' ? null : callBack },
+    });
+    setDraft(null);
+  };
+  return (
+    <Desk>
+      <Letter value={body} onChange={setDraft}>
+        <Label>Reply to {view.caller.name}</Label>
+        <TextArea />
+      </Letter>
+      <Printed aria-hidden="true">{body + missing}</Printed>
+      <Side>
+        <Fact>
+          <b>{leader?.name}</b>
+          {ACT_WORDS[standing.decision.act]}
+          {standing.decision.noteFor ? `; note ${sayDay(standing.decision.noteFor)}` : ''}
+        </Fact>
+        <TextField label="Call back on" type="date" value={callBack} onChange={setFollowUpOn} />
+        {dateFault && (
+          <Notice $tone="danger" role="alert">
+            {dateFault}
+          </Notice>
+        )}
+        <Button weight={saved ? 'plain' : 'act'} onPress={save} isDisabled={saved || body.trim() === '' || dateFault !== null}>
+          {saved ? 'Saved' : 'Save the reply'}
+        </Button>
+        <Button onPress={() => window.print()}>Print</Button>
+        {draft !== null && draft !== composed && (
+          <Button weight="quiet" onPress={() => setDraft(composed)}>
+            Write it anew from the standing
+          </Button>
+        )}
+        {question.advice && draft === null && question.advice.body !== composed && (
+          <Button weight="quiet" onPress={() => setDraft(composed)}>
+            Compare with the present standing
+          </Button>
+        )}
+        <p>
+          <Link to={`/case/${view.id}?q=${question.id}`}>Back to the case</Link>
+          {' · '}
+          <Link to="/">Next call</Link>
+        </p>
+      </Side>
+    </Desk>
+  );
+}

@@ -1,0 +1,109 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { requestOf, type CaseWrite } from './writes.ts';
+
+export type RefusedWrite = CaseWrite & { reason: string };
+export interface OutboxState {
+  pending: CaseWrite[];
+  refused: RefusedWrite[];
+  /** What kept the last attempt from getting through, in words; null when all is well. */
+  trouble: string | null;
+}
+
+const STORAGE_KEY = 'sounding.outbox';
+
+/** What was not yet saved when the page went away. */
+export function storedOutbox(): OutboxState {
+  try {
+    const kept = JSON.parse(localStorage.getItem(STORAGE_KEY) ?? 'null') as Pick<OutboxState, 'pending' | 'refused'> | null;
+    return { pending: kept?.pending ?? [], refused: kept?.refused ?? [], trouble: null };
+  } catch {
+    return { pending: [], refused: [], trouble: null };
+  }
+}
+
+export function keepOutbox({ pending, refused }: OutboxState): void {
+  localStorage.setItem(STORAGE_KEY, JSON.stringify({ pending, refused }));
+}
+
+const outbox = createSlice({
+  name: 'outbox',
+  initialState: storedOutbox,
+  reducers: {
+    queued(state, { payload }: PayloadAction<CaseWrite>) {
+      state.pending.push(payload);
+    },
+    sent(state, { payload }: PayloadAction<string>) {
+      state.pending = state.pending.filter((write) => write.id !== payload);
+      state.trouble = null;
+    },
+    refused(state, { payload }: PayloadAction<{ id: string; reason: string }>) {
+      const write = state.pending.find((w) => w.id === payload.id);
+      state.pending = state.pending.filter((w) => w.id !== payload.id);
+      if (write) state.refused.push({ ...write, reason: payload.reason });
+    },
+    troubled(state, { payload }: PayloadAction<string>) {
+      state.trouble = payload;
+    },
+    refusalsRead(state) {
+      state.refused = [];
+    },
+  },
+});
+
+export const { queued, sent, refused, troubled, refusalsRead } = outbox.actions;
+export const outboxReducer = outbox.reducer;
+
+const RETRY_MS = [500, 1000, 2000, 4000, 8000];
+
+interface OutboxStore {
+  getState: () => { outbox: OutboxState };
+  dispatch: (action: ReturnType<typeof sent> | ReturnType<typeof refused> | ReturnType<typeof troubled>) => unknown;
+  subscribe: (listener: () => void) => () => void;
+}
+
+type Outcome = { kind: 'sent' } | { kind: 'refused'; reason: string } | { kind: 'later'; reason: string };
+
+async function send(write: CaseWrite): Promise<Outcome> {
+  try {
+    const { method, path } = requestOf(write);
+    const response = await fetch(`/api${path}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(write.body) });
+    if (response.ok) return { kind: 'sent' };
+    const problem = (await response.json().catch(() => null)) as { title?: string; detail?: string } | null;
+    const reason = problem?.detail ?? problem?.title ?? `answer ${response.status}`;
+    return response.status >= 500 || response.status === 401 || response.status === 429 ? { kind: 'later', reason } : { kind: 'refused', reason };
+  } catch {
+    return { kind: 'later', reason: 'the server cannot be reached' };
+  }
+}
+
+/** Sends pending writes one after another, in order, for as long as the page lives; keeps what is unsent in the browser. */
+export function runOutbox(store: OutboxStore): void {
+  let busy = false;
+  let failures = 0;
+  const drain = async (): Promise<void> => {
+    if (busy) return;
+    busy = true;
+    for (let write = store.getState().outbox.pending[0]; write; write = store.getState().outbox.pending[0]) {
+      const outcome = await send(write);
+      if (outcome.kind === 'later') {
+        store.dispatch(troubled(outcome.reason));
+        setTimeout(() => void drain(), RETRY_MS[Math.min(failures++, RETRY_MS.length - 1)]);
+        break;
+      }
+      failures = 0;
+      store.dispatch(outcome.kind === 'sent' ? sent(write.id) : refused({ id: write.id, reason: outcome.reason }));
+    }
+    busy = false;
+  };
+  let last = store.getState().outbox;
+  store.subscribe(() => {
+    const now = store.getState().outbox;
+    if (now === last) return;
+    const grew = now.pending.length > last.pending.length;
+    last = now;
+    keepOutbox(now);
+    if (grew) void drain();
+  });
+  window.addEventListener('online', () => void drain());
+  void drain();
+}

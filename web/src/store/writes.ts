@@ -1,0 +1,74 @@
+import type { AdviceBody, CasePatch, CaseView, QuestionPatch, QuestionView, ReadingBody, ReadingView, SnapshotBody, StatementBody } from '@sounding/contract/api.ts';
+
+/** Everything that can be written down during a call. `at` is the moment it was done, as an ISO instant. */
+export type CaseWrite = { id: string; caseId: string; at: string } & (
+  | { kind: 'case'; body: CasePatch }
+  | { kind: 'question'; questionId: string; body: QuestionPatch }
+  | { kind: 'statement'; questionId: string; body: StatementBody }
+  | { kind: 'reading'; questionId: string; body: ReadingBody }
+  | { kind: 'withdrawal'; questionId: string; readingId: string; body: { withdrawn: boolean } }
+  | { kind: 'snapshot'; questionId: string; body: SnapshotBody }
+  | { kind: 'advice'; questionId: string; body: AdviceBody; by: string }
+);
+
+/** The request that stores a write; its body carries its own id, so sending it twice stores it once. */
+export function requestOf(write: CaseWrite): { method: 'POST' | 'PUT' | 'PATCH'; path: string } {
+  switch (write.kind) {
+    case 'case':
+      return { method: 'PATCH', path: `/cases/${write.caseId}` };
+    case 'question':
+      return { method: 'PATCH', path: `/questions/${write.questionId}` };
+    case 'statement':
+      return { method: 'POST', path: `/questions/${write.questionId}/statements` };
+    case 'reading':
+      return { method: 'POST', path: `/questions/${write.questionId}/readings` };
+    case 'withdrawal':
+      return { method: 'PATCH', path: `/readings/${write.readingId}` };
+    case 'snapshot':
+      return { method: 'POST', path: `/questions/${write.questionId}/snapshots` };
+    case 'advice':
+      return { method: 'PUT', path: `/questions/${write.questionId}/advice` };
+  }
+}
+
+const viewOf = (reading: ReadingBody, at: string, statementId: string | null): ReadingView => ({ ...reading, statementId, takenAt: at, withdrawnAt: null });
+
+/** Adds rows that are not there yet: a write replayed over what the server already has changes nothing. */
+function joined<T extends { id: string }>(known: readonly T[], added: readonly T[]): T[] {
+  return [...known, ...added.filter((row) => !known.some((k) => k.id === row.id))];
+}
+
+function inQuestion(question: QuestionView, write: CaseWrite): QuestionView {
+  switch (write.kind) {
+    case 'question':
+      return { ...question, ...(write.body as Partial<QuestionView>) };
+    case 'statement': {
+      const { id, said, asked, readings } = write.body;
+      return {
+        ...question,
+        statements: joined(question.statements, [{ id, said, asked, saidAt: write.at }]),
+        readings: joined(question.readings, readings.map((reading) => viewOf(reading, write.at, id))),
+      };
+    }
+    case 'reading':
+      return { ...question, readings: joined(question.readings, [viewOf(write.body, write.at, write.body.statementId)]) };
+    case 'withdrawal':
+      return { ...question, readings: question.readings.map((r) => (r.id === write.readingId ? { ...r, withdrawnAt: write.body.withdrawn ? write.at : null } : r)) };
+    case 'snapshot':
+      return { ...question, snapshot: { ...write.body, takenAt: write.at } };
+    case 'advice':
+      return { ...question, openedOn: write.body.date, edition: write.body.edition, advice: { ...write.body, updatedAt: write.at, by: write.by } };
+    case 'case':
+      return question;
+  }
+}
+
+/** The case as it stands after a write. Used at once when it is made, and again over a fresh copy while it is unsent. */
+export function applyWrite(view: CaseView, write: CaseWrite): CaseView {
+  if (write.kind === 'case') {
+    const { status, followUpOn, caller } = write.body;
+    return { ...view, ...(status ? { status } : {}), ...(followUpOn !== undefined ? { followUpOn } : {}), caller: { ...view.caller, ...(caller as Partial<CaseView['caller']> | undefined) } };
+  }
+  const questions = view.questions.map((question) => (question.id === write.questionId ? inQuestion(question, write) : question));
+  return write.kind === 'advice' ? { ...view, questions, status: 'answered', followUpOn: write.body.followUpOn } : { ...view, questions };
+}
