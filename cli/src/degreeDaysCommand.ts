@@ -30,14 +30,23 @@ export function degreeDayTable(csv: string, options: DegreeDayOptions): string {
   if (upperC !== undefined && upperC <= lowerC) throw new UsageError(`--upper: ${upperC} is not above --lower ${lowerC}`);
   const parsed = Papa.parse<Record<string, string>>(csv.trim(), { header: true, skipEmptyLines: true });
   const header = parsed.meta.fields ?? [];
-  const [date, min, max] = [columnOf(header, COLUMNS.date, 'date'), columnOf(header, COLUMNS.min, 'minimum'), columnOf(header, COLUMNS.max, 'maximum')];
+  const [date, min, max] = [
+    columnOf(header, COLUMNS.date, 'date'),
+    columnOf(header, COLUMNS.min, 'minimum'),
+    columnOf(header, COLUMNS.max, 'maximum'),
+  ];
   let sum = 0;
   const rows = parsed.data.map((row, i) => {
     const line = i + 2;
     const at = (column: string) => row[column] ?? '';
     try {
       const on = isoDate(at(date).trim()).toString();
-      const gain = dailyDegreeDays(finiteNumber('minimum', at(min)), finiteNumber('maximum', at(max)), upperC === undefined ? { lowerC } : { lowerC, upperC }, method as DegreeDayMethod);
+      const gain = dailyDegreeDays(
+        finiteNumber('minimum', at(min)),
+        finiteNumber('maximum', at(max)),
+        upperC === undefined ? { lowerC } : { lowerC, upperC },
+        method,
+      );
       sum += gain;
       return { date: on, minimum: at(min), maximum: at(max), degree_days: gain.toFixed(3), accumulated: sum.toFixed(3) };
     } catch (error) {

@@ -39,7 +39,10 @@ export function parseJsonOrLines(text: string): Row[] {
 }
 
 export function finiteNumber(name: string, text: string | undefined): number {
-  const parsed = z.coerce.number().finite().safeParse(text === undefined || text.trim() === '' ? 'none' : text);
+  const parsed = z.coerce
+    .number()
+    .finite()
+    .safeParse(text === undefined || text.trim() === '' ? 'none' : text);
   if (!parsed.success) throw new UsageError(`${name}: "${text ?? ''}" is not a number`);
   return parsed.data;
 }

@@ -20,7 +20,11 @@ function run(argv: string[]): string {
   const [command, ...rest] = argv;
   let parsed;
   try {
-    parsed = parseArgs({ args: rest, allowPositionals: true, options: { lower: { type: 'string' }, upper: { type: 'string' }, method: { type: 'string' } } });
+    parsed = parseArgs({
+      args: rest,
+      allowPositionals: true,
+      options: { lower: { type: 'string' }, upper: { type: 'string' }, method: { type: 'string' } },
+    });
   } catch (error) {
     throw new UsageError((error as Error).message.split('. ')[0] ?? 'bad option');
   }
@@ -34,7 +38,9 @@ function run(argv: string[]): string {
     case 'degree-days':
       return degreeDaysCommand(positionals[0], values);
     default:
-      throw new UsageError(command === undefined ? `command: none given\n${USAGE}` : `command: "${command}" is not one of diagnose, vocabulary, degree-days`);
+      throw new UsageError(
+        command === undefined ? `command: none given\n${USAGE}` : `command: "${command}" is not one of diagnose, vocabulary, degree-days`,
+      );
   }
 }
 

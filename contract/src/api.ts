@@ -14,7 +14,12 @@ export const UNKNOWN_ANSWER = 'unknown';
 export const newCase = z.object({
   id: uuid,
   questionId: uuid,
-  caller: z.object({ name: shortText.min(1, 'give a name, or "unknown caller"'), phone: shortText.default(''), email: shortText.default(''), place: shortText.default('') }),
+  caller: z.object({
+    name: shortText.min(1, 'give a name, or "unknown caller"'),
+    phone: shortText.default(''),
+    email: shortText.default(''),
+    place: shortText.default(''),
+  }),
   channel: z.enum(['telephone', 'email', 'table']),
   opening: longText.default(''),
 });
@@ -22,7 +27,17 @@ export const casePatch = z
   .object({ status: z.enum(['waiting', 'open', 'answered', 'closed']), followUpOn: dateText.nullable(), caller: newCase.shape.caller.partial() })
   .partial()
   .strict();
-export const questionPatch = z.object({ hostId: z.string().max(80).nullable(), title: shortText, stationId: uuid.nullable(), climate, hemisphere, setting: z.enum(['phone', 'table']) }).partial().strict();
+export const questionPatch = z
+  .object({
+    hostId: z.string().max(80).nullable(),
+    title: shortText,
+    stationId: uuid.nullable(),
+    climate,
+    hemisphere,
+    setting: z.enum(['phone', 'table']),
+  })
+  .partial()
+  .strict();
 export const newQuestion = z.object({ id: uuid, title: shortText.default('') });
 
 export const readingBody = z.object({
@@ -44,7 +59,10 @@ export const snapshotBody = z.object({
   id: uuid,
   edition: z.string().max(60),
   engine: z.string().max(30),
-  standing: z.array(z.object({ cause: z.string(), probability: z.number().min(0).max(1) })).min(1).max(2000),
+  standing: z
+    .array(z.object({ cause: z.string(), probability: z.number().min(0).max(1) }))
+    .min(1)
+    .max(2000),
   readings: z.array(uuid).max(500),
 });
 export const adviceBody = z.object({
@@ -108,7 +126,14 @@ export const questionView = z.object({
 });
 export const caseView = caseSummary.extend({ questions: z.array(questionView) });
 export const caseList = z.object({ cases: z.array(caseSummary), total: z.number() });
-export const weatherDayView = z.object({ on: dateText, minC: z.number().nullable(), maxC: z.number().nullable(), rainMm: z.number().nullable(), windMs: z.number().nullable(), humidityPct: z.number().nullable() });
+export const weatherDayView = z.object({
+  on: dateText,
+  minC: z.number().nullable(),
+  maxC: z.number().nullable(),
+  rainMm: z.number().nullable(),
+  windMs: z.number().nullable(),
+  humidityPct: z.number().nullable(),
+});
 export const weatherView = z.object({ station: z.string(), days: z.array(weatherDayView) });
 
 export type NewCase = z.infer<typeof newCase>;

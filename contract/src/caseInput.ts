@@ -20,7 +20,12 @@ export const caseInput = z.strictObject({
   id: z.union([z.string(), z.number()]).optional(),
   date: dateText.optional(),
   place: z
-    .strictObject({ lat: z.number().min(-90).max(90).optional(), lon: z.number().min(-180).max(180).optional(), hemisphere: hemisphere.optional(), climate: climate.optional() })
+    .strictObject({
+      lat: z.number().min(-90).max(90).optional(),
+      lon: z.number().min(-180).max(180).optional(),
+      hemisphere: hemisphere.optional(),
+      climate: climate.optional(),
+    })
     .default({}),
   host: z.string().min(1).nullish(),
   words: z.array(z.union([z.string(), z.strictObject({ ask: z.string(), say: z.string() })]), 'words must be a list of texts or {ask, say} objects'),
@@ -32,7 +37,10 @@ export type CaseInput = z.infer<typeof caseInput>;
 export function firstFault(error: z.ZodError): string {
   const issue = error.issues[0];
   if (!issue) return 'input is not valid';
-  const path = issue.path.map((key) => (typeof key === 'number' ? `[${key}]` : String(key))).join('.').replace(/\.\[/g, '[');
+  const path = issue.path
+    .map((key) => (typeof key === 'number' ? `[${key}]` : String(key)))
+    .join('.')
+    .replace(/\.\[/g, '[');
   const unknown = issue.code === 'unrecognized_keys' ? issue.keys.join(', ') : '';
   return unknown ? `${path ? `${path}.` : ''}${unknown}: unknown field` : `${path || 'case'}: ${issue.message}`;
 }

@@ -1,8 +1,31 @@
 import { createHash } from 'node:crypto';
-import type { Cause, CauseRate, Edition, Finding, HostSelector, Lexicon, Plant, Provenance, RateWord, TreatmentOption, Window } from '@sounding/core/edition/edition.ts';
+import type {
+  Cause,
+  CauseRate,
+  Edition,
+  Finding,
+  HostSelector,
+  Lexicon,
+  Plant,
+  Provenance,
+  RateWord,
+  TreatmentOption,
+  Window,
+} from '@sounding/core/edition/edition.ts';
 import { RATE_VALUES } from '@sounding/core/edition/edition.ts';
 import { readFolder, type Complaint, type Place, type Placed } from './read.ts';
-import { careTopicRow, causeRow, findingRow, lexiconFile, plantRow, sharedOptionRow, sourceRow, type CauseRow, type FindingRow, type SharedOptionRow } from './schema.ts';
+import {
+  careTopicRow,
+  causeRow,
+  findingRow,
+  lexiconFile,
+  plantRow,
+  sharedOptionRow,
+  sourceRow,
+  type CauseRow,
+  type FindingRow,
+  type SharedOptionRow,
+} from './schema.ts';
 import type { z } from 'zod';
 
 /** The name under which editions of this knowledge are published; the digest of the contents is added. */
@@ -15,7 +38,10 @@ export interface Compiled {
 }
 
 /** Leaves keys out instead of carrying `undefined`, so that equal knowledge gives equal bytes. */
-function provenanceOf(row: { mark?: Provenance['mark'] | undefined; source?: string | undefined; note?: string | undefined }, otherwise: Provenance['mark']): Provenance {
+function provenanceOf(
+  row: { mark?: Provenance['mark'] | undefined; source?: string | undefined; note?: string | undefined },
+  otherwise: Provenance['mark'],
+): Provenance {
   return { mark: row.mark ?? otherwise, ...(row.source ? { source: row.source } : {}), ...(row.note ? { note: row.note } : {}) };
 }
 
@@ -49,10 +75,16 @@ function toRate(finding: string, row: Record<string, unknown>, cause: CauseRow, 
     if (typeof word === 'string' && word in RATE_VALUES) answers[answer] = word as RateWord;
     else say(`findings.${finding}.${answer}: "${String(word)}" is not one of ${Object.keys(RATE_VALUES).join(', ')}`);
   }
-  return { finding, answers, ...provenanceOf(row as Partial<Provenance>, cause.mark) };
+  return { finding, answers, ...provenanceOf(row, cause.mark) };
 }
 
-function toOption(row: CauseRow['options'][number], index: number, cause: CauseRow, shared: Map<string, SharedOptionRow>, say: (text: string) => void): TreatmentOption | null {
+function toOption(
+  row: CauseRow['options'][number],
+  index: number,
+  cause: CauseRow,
+  shared: Map<string, SharedOptionRow>,
+  say: (text: string) => void,
+): TreatmentOption | null {
   const base = row.use === undefined ? undefined : shared.get(row.use);
   if (row.use !== undefined && !base) {
     say(`options[${index}]: there is no shared option "${row.use}"`);
@@ -90,9 +122,18 @@ function toWindow(id: string, row: CauseRow['windows'][string], cause: CauseRow)
     id,
     name: row.name,
     ...(dd
-      ? { degreeDays: { baseC: dd['base-c'], ...(dd['upper-c'] === undefined ? {} : { upperC: dd['upper-c'] }), ...(dd.method ? { method: dd.method } : {}), biofix: dd.biofix, from: dd.from, to: dd.to } }
+      ? {
+          degreeDays: {
+            baseC: dd['base-c'],
+            ...(dd['upper-c'] === undefined ? {} : { upperC: dd['upper-c'] }),
+            ...(dd.method ? { method: dd.method } : {}),
+            biofix: dd.biofix,
+            from: dd.from,
+            to: dd.to,
+          },
+        }
       : {}),
-    ...(row.calendar ? { calendar: row.calendar as NonNullable<Window['calendar']> } : {}),
+    ...(row.calendar ? { calendar: row.calendar } : {}),
     ...(row.event ? { event: row.event } : {}),
     ...(row['any-time'] ? { anyTime: true } : {}),
     ...provenanceOf(row, cause.mark),
@@ -149,7 +190,7 @@ function toLexicon(row: z.infer<typeof lexiconFile>): Lexicon {
     notNegating: row['not-negating'],
     doubts: row.doubts,
     nearby: row.nearby,
-    organs: row.organs as Lexicon['organs'],
+    organs: row.organs,
     stopWords: row['stop-words'].split(/\s+/).filter(Boolean),
   };
 }

@@ -32,7 +32,8 @@ function lintLookAlikes(cause: Cause, edition: Edition, say: Say): void {
     const findings = like.separate.map((id) => edition.findings.find((f) => f.id === id));
     like.separate.forEach((id, i) => !findings[i] && say(`look-alike ${like.cause}: finding "${id}" does not exist`));
     const best = Math.max(0, ...findings.map((finding) => (finding ? separation(finding, cause, other) : 0)));
-    if (best < SEPARATES) say(`nothing named separates it from its look-alike "${like.cause}" (best difference ${best.toFixed(2)}, wanted ${SEPARATES})`);
+    if (best < SEPARATES)
+      say(`nothing named separates it from its look-alike "${like.cause}" (best difference ${best.toFixed(2)}, wanted ${SEPARATES})`);
   }
 }
 
@@ -45,7 +46,8 @@ function lintRates(cause: Cause, edition: Edition, say: Say): void {
       continue;
     }
     for (const answer of Object.keys(rate.answers)) {
-      if (!finding.answers.some((a) => a.id === answer)) say(`finding "${rate.finding}" has no answer "${answer}" (it has ${finding.answers.map((a) => a.id).join(', ')})`);
+      if (!finding.answers.some((a) => a.id === answer))
+        say(`finding "${rate.finding}" has no answer "${answer}" (it has ${finding.answers.map((a) => a.id).join(', ')})`);
     }
     const certain = Object.values(rate.answers).filter((word) => word === 'always').length;
     if (certain > 1) say(`finding "${rate.finding}": two answers cannot both be "always"`);
@@ -60,7 +62,8 @@ function lintSources(what: string, item: { mark: string; source?: string | undef
 function lintTreatment(cause: Cause, edition: Edition, say: Say): void {
   const windows = new Set(cause.windows.map((w) => w.id));
   for (const window of cause.windows) {
-    if (!window.degreeDays && !window.calendar && !window.event && !window.anyTime) say(`window "${window.id}" has neither degree-days, calendar nor event`);
+    if (!window.degreeDays && !window.calendar && !window.event && !window.anyTime)
+      say(`window "${window.id}" has neither degree-days, calendar nor event`);
     if (window.degreeDays && window.degreeDays.to <= window.degreeDays.from) say(`window "${window.id}" ends before it begins`);
     lintSources(`window "${window.id}"`, window, edition, say);
   }
@@ -73,7 +76,8 @@ function lintTreatment(cause: Cause, edition: Edition, say: Say): void {
   }
   const preferred = cause.options.filter((o) => o.preferred);
   if (preferred.length !== 1) say(`has ${preferred.length} preferred options, wanted exactly one`);
-  if (cause.kind === 'normal' && preferred[0]?.act !== 'leave' && preferred[0]?.act !== 'culture') say('is normal for the plant but is answered with a treatment');
+  if (cause.kind === 'normal' && preferred[0]?.act !== 'leave' && preferred[0]?.act !== 'culture')
+    say('is normal for the plant but is answered with a treatment');
 }
 
 function lintPhrases(edition: Edition, say: (id: string, text: string) => void): void {
@@ -93,8 +97,10 @@ function lintPhrases(edition: Edition, say: (id: string, text: string) => void):
 /** Checks what the schema cannot see: that the rows agree with each other. */
 export function lint({ edition, places }: Compiled): Complaint[] {
   const complaints: Complaint[] = [];
-  const sayAt = (id: string, place: Place | undefined): Say => (text, level = 'error') =>
-    void complaints.push({ ...(place ?? { file: 'knowledge', line: 1 }), level, text: `${id}: ${text}` });
+  const sayAt =
+    (id: string, place: Place | undefined): Say =>
+    (text, level = 'error') =>
+      void complaints.push({ ...(place ?? { file: 'knowledge', line: 1 }), level, text: `${id}: ${text}` });
   for (const finding of edition.findings) {
     const say = sayAt(finding.id, places.findings.get(finding.id));
     if (finding.absent && !finding.answers.some((a) => a.id === finding.absent)) say(`absent answer "${finding.absent}" is not one of its answers`);

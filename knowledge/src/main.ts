@@ -11,7 +11,9 @@ const complaints = [...compiled.complaints, ...lint(compiled)];
 for (const { file, line, level, text } of complaints) process.stderr.write(`knowledge/data/${file}:${line}: ${level}: ${text}\n`);
 const errors = complaints.filter((c) => c.level === 'error').length;
 const { edition } = compiled;
-process.stderr.write(`knowledge ${edition.version}: ${edition.plants.length} plants, ${edition.causes.length} causes, ${edition.findings.length} findings; ${errors} errors, ${complaints.length - errors} warnings\n`);
+process.stderr.write(
+  `knowledge ${edition.version}: ${edition.plants.length} plants, ${edition.causes.length} causes, ${edition.findings.length} findings; ${errors} errors, ${complaints.length - errors} warnings\n`,
+);
 if (errors > 0) process.exit(1);
 if (!process.argv.includes('--lint')) {
   mkdirSync(join(here, 'dist'), { recursive: true });

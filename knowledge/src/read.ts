@@ -42,7 +42,8 @@ function lineAt(row: unknown, path: readonly PropertyKey[], lines: LineCounter, 
 export function readRows<S extends z.ZodType>(file: string, text: string, schema: S, complaints: Complaint[]): Placed<z.infer<S> & object>[] {
   const lines = new LineCounter();
   const document = parseDocument(text, { lineCounter: lines });
-  for (const error of document.errors) complaints.push({ file, line: lines.linePos(error.pos[0]).line, level: 'error', text: error.message.split('\n')[0] ?? 'not YAML' });
+  for (const error of document.errors)
+    complaints.push({ file, line: lines.linePos(error.pos[0]).line, level: 'error', text: error.message.split('\n')[0] ?? 'not YAML' });
   if (document.errors.length > 0) return [];
   const rows = isSeq(document.contents) ? document.contents.items : [document.contents];
   return rows.flatMap((row) => {
@@ -50,7 +51,12 @@ export function readRows<S extends z.ZodType>(file: string, text: string, schema
     const parsed = schema.safeParse((row as Node | null)?.toJS(document));
     if (parsed.success) return [{ ...(parsed.data as z.infer<S> & object), place }];
     for (const issue of parsed.error.issues) {
-      complaints.push({ file, line: lineAt(row, issue.path, lines, place.line), level: 'error', text: `${issue.path.join('.') || 'row'}: ${issue.message}` });
+      complaints.push({
+        file,
+        line: lineAt(row, issue.path, lines, place.line),
+        level: 'error',
+        text: `${issue.path.join('.') || 'row'}: ${issue.message}`,
+      });
     }
     return [];
   });
@@ -58,6 +64,11 @@ export function readRows<S extends z.ZodType>(file: string, text: string, schema
 
 /** Every YAML file of a folder, or one file. */
 export function readFolder<S extends z.ZodType>(root: string, name: string, schema: S, complaints: Complaint[]): Placed<z.infer<S> & object>[] {
-  const files = name.endsWith('.yaml') ? [name] : readdirSync(join(root, name)).filter((f) => f.endsWith('.yaml')).sort().map((f) => join(name, f));
+  const files = name.endsWith('.yaml')
+    ? [name]
+    : readdirSync(join(root, name))
+        .filter((f) => f.endsWith('.yaml'))
+        .sort()
+        .map((f) => join(name, f));
   return files.flatMap((file) => readRows(file, readFileSync(join(root, file), 'utf8'), schema, complaints));
 }

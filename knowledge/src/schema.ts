@@ -11,8 +11,15 @@ const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'da
 const rateWord = z.enum(Object.keys(RATE_VALUES) as [RateWord, ...RateWord[]]);
 const commonness = z.enum(Object.keys(COMMONNESS_VALUES) as [Commonness, ...Commonness[]]);
 
-const selectorKeys = { any: z.literal(true).optional(), family: z.string().optional(), genus: z.string().optional(), group: id.optional(), plant: id.optional() };
-const oneSelector = (value: Record<string, unknown>) => ['any', 'family', 'genus', 'group', 'plant'].filter((key) => value[key] !== undefined).length === 1;
+const selectorKeys = {
+  any: z.literal(true).optional(),
+  family: z.string().optional(),
+  genus: z.string().optional(),
+  group: id.optional(),
+  plant: id.optional(),
+};
+const oneSelector = (value: Record<string, unknown>) =>
+  ['any', 'family', 'genus', 'group', 'plant'].filter((key) => value[key] !== undefined).length === 1;
 const selector = z.strictObject(selectorKeys).refine(oneSelector, 'name exactly one of any, family, genus, group, plant');
 const weightedSelector = z
   .strictObject({ ...selectorKeys, weight: z.number().positive().max(3).default(1), note: z.string().optional() })
@@ -55,7 +62,9 @@ export const findingRow = z.strictObject({
   absent: id.optional(),
   phone: z.number().positive().nullable(),
   table: z.number().positive(),
-  reliability: z.partialRecord(z.enum(['caller-unsure', 'caller', 'caller-looked', 'photo', 'in-hand', 'bench', 'laboratory']), z.number().min(0.3).max(1)).optional(),
+  reliability: z
+    .partialRecord(z.enum(['caller-unsure', 'caller', 'caller-looked', 'photo', 'in-hand', 'bench', 'laboratory']), z.number().min(0.3).max(1))
+    .optional(),
   answers: z.record(id, z.strictObject({ say: z.string(), share: z.number().min(0.001).max(1).optional(), words })),
 });
 
@@ -64,7 +73,14 @@ const calendarSpan = z.strictObject({ from: monthDay, to: monthDay });
 const windowRow = z.strictObject({
   name: z.string(),
   'degree-days': z
-    .strictObject({ 'base-c': z.number(), 'upper-c': z.number().optional(), method: z.enum(['average', 'single-sine']).optional(), biofix: monthDay, from: z.number().min(0), to: z.number().positive() })
+    .strictObject({
+      'base-c': z.number(),
+      'upper-c': z.number().optional(),
+      method: z.enum(['average', 'single-sine']).optional(),
+      biofix: monthDay,
+      from: z.number().min(0),
+      to: z.number().positive(),
+    })
     .optional(),
   calendar: z.partialRecord(z.enum([...CLIMATES, 'default']), calendarSpan).optional(),
   event: z.string().optional(),
@@ -102,7 +118,26 @@ export const causeRow = z.strictObject({
   name: z.string(),
   latin: z.string().optional(),
   also: words,
-  kind: z.enum(['normal', 'fungus', 'oomycete', 'bacterium', 'virus', 'nematode', 'insect', 'mite', 'mollusc', 'animal', 'plant', 'nutrient', 'water', 'temperature', 'light', 'chemical', 'mechanical', 'cultural']),
+  kind: z.enum([
+    'normal',
+    'fungus',
+    'oomycete',
+    'bacterium',
+    'virus',
+    'nematode',
+    'insect',
+    'mite',
+    'mollusc',
+    'animal',
+    'plant',
+    'nutrient',
+    'water',
+    'temperature',
+    'light',
+    'chemical',
+    'mechanical',
+    'cultural',
+  ]),
   common: commonness,
   story: z.string().min(40),
   hosts: z.array(weightedSelector).min(1),

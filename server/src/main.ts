@@ -24,7 +24,11 @@ async function main(): Promise<void> {
   await migrateDatabase(connection, join(root, 'server/drizzle'));
   if (process.env['SOUNDING_DEMO'] !== '0') await seedDemo(connection.db, edition);
   const { db } = connection;
-  const app = createApp({ db, edition, now: () => new Date(), secureCookies: false, fetchWeather: (deskId, until) => fetchDemoWeather(db, deskId, until) }, log, join(root, 'web/dist'));
+  const app = createApp(
+    { db, edition, now: () => new Date(), secureCookies: false, fetchWeather: (deskId, until) => fetchDemoWeather(db, deskId, until) },
+    log,
+    join(root, 'web/dist'),
+  );
   const server = app.listen(port, '127.0.0.1', (error?: Error) => {
     if (error) {
       process.stderr.write(`sounding: cannot listen on port ${port}: ${error.message}\n`);

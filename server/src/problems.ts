@@ -30,7 +30,11 @@ function isDatabaseDown(error: unknown): boolean {
   return seen.some((e) => {
     const code = typeof e?.code === 'string' ? e.code : '';
     const message = typeof e?.message === 'string' ? e.message : '';
-    return /^(08|57P)/.test(code) || ['ECONNREFUSED', 'ECONNRESET', 'EPIPE'].includes(code) || /connection terminated|timeout exceeded when trying to connect|Connection ended/i.test(message);
+    return (
+      /^(08|57P)/.test(code) ||
+      ['ECONNREFUSED', 'ECONNRESET', 'EPIPE'].includes(code) ||
+      /connection terminated|timeout exceeded when trying to connect|Connection ended/i.test(message)
+    );
   });
 }
 
@@ -51,7 +55,14 @@ export function toProblem(error: unknown): Problem & { code: ApiErrorCode } {
     code = 'invalid-request';
     detail = 'The body is not JSON.';
   } else if ((error as { type?: string })?.type === 'entity.too.large') code = 'too-large';
-  return { code, type: `urn:sounding:${code}`, title: TITLES[code], status: ERROR_STATUS[code], ...(detail ? { detail } : {}), ...(errors ? { errors } : {}) };
+  return {
+    code,
+    type: `urn:sounding:${code}`,
+    title: TITLES[code],
+    status: ERROR_STATUS[code],
+    ...(detail ? { detail } : {}),
+    ...(errors ? { errors } : {}),
+  };
 }
 
 /** The last handler: every failure leaves as application/problem+json; causes go to the log only. */

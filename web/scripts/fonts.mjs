@@ -16,7 +16,11 @@ const jobs = [
   [`${serif}italic.woff2`, 'Alegreya-Italic', letters, { wght: 400 }],
 ];
 for (const [from, name, text, variationAxes] of jobs) {
-  const out = await subsetFont(await readFile(from), text, { targetFormat: 'woff2', noLayoutClosure: true, ...(variationAxes ? { variationAxes } : {}) });
+  const out = await subsetFont(await readFile(from), text, {
+    targetFormat: 'woff2',
+    noLayoutClosure: true,
+    ...(variationAxes ? { variationAxes } : {}),
+  });
   await writeFile(`${root}web/public/fonts/${name}.woff2`, out);
   console.log(name, out.length);
 }

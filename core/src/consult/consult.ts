@@ -62,7 +62,11 @@ export class Consultant {
   private readonly causes: Map<string, Cause>;
 
   /** Where the options of each cause stand, for the day and weather last asked about. */
-  private season: { key: string; weather: WeatherSeries | null; options: Map<string, OptionStanding[]> } = { key: '', weather: null, options: new Map() };
+  private season: { key: string; weather: WeatherSeries | null; options: Map<string, OptionStanding[]> } = {
+    key: '',
+    weather: null,
+    options: new Map(),
+  };
 
   constructor(readonly edition: Edition) {
     this.plants = new Map(edition.plants.map((plant) => [plant.id, plant]));
@@ -119,7 +123,11 @@ export class Consultant {
     return {
       candidates,
       questions,
-      enough: enoughToAnswer(candidates.map((c) => ({ probability: c.probability, act: c.act, listed: c.cause !== UNLISTED })), questions, input.readings.length),
+      enough: enoughToAnswer(
+        candidates.map((c) => ({ probability: c.probability, act: c.act, listed: c.cause !== UNLISTED })),
+        questions,
+        input.readings.length,
+      ),
       sounding: soundingLine(model, input.readings),
       decision: decide(leading, leader?.probability ?? 0, options),
       options,

@@ -56,7 +56,10 @@ export class CaseReader {
     const finding = this.edition.findings.find((f) => f.id === reading.finding);
     if (!finding) throw new CaseError(`readings[${index}].finding`, `"${reading.finding}" is not a finding of edition ${this.edition.version}`);
     if (!finding.answers.some((a) => a.id === reading.answer.replace(/^not:/, '')))
-      throw new CaseError(`readings[${index}].answer`, `"${reading.answer}" is not an answer to ${finding.id}; it has ${finding.answers.map((a) => a.id).join(', ')}`);
+      throw new CaseError(
+        `readings[${index}].answer`,
+        `"${reading.answer}" is not an answer to ${finding.id}; it has ${finding.answers.map((a) => a.id).join(', ')}`,
+      );
   }
 
   /** @throws CaseError naming the field when a reading or the host cannot be taken */
@@ -84,7 +87,14 @@ export class CaseReader {
       understood: understanding.readings.map(({ finding, answer, from }) => ({ finding, answer, from })),
       notUnderstood,
       claims: understanding.claims,
-      differential: standing.candidates.map(({ cause, name, latin, also, kind, probability }) => ({ cause, name, ...(latin ? { latin } : {}), also, kind, probability })),
+      differential: standing.candidates.map(({ cause, name, latin, also, kind, probability }) => ({
+        cause,
+        name,
+        ...(latin ? { latin } : {}),
+        also,
+        kind,
+        probability,
+      })),
       next: standing.questions.slice(0, NEXT_SHOWN).map((q) => ({
         finding: q.finding,
         ask: this.edition.findings.find((f) => f.id === q.finding)?.ask ?? q.finding,
@@ -94,7 +104,15 @@ export class CaseReader {
       enough: standing.enough.enough,
       decision: { act: standing.decision.act, why: standing.decision.why },
       care,
-      timing: standing.options.map(({ option, timing }) => ({ option: option.id, title: option.title, state: timing.state, from: timing.from, to: timing.to, nextFrom: timing.nextFrom, basis: timing.basis })),
+      timing: standing.options.map(({ option, timing }) => ({
+        option: option.id,
+        title: option.title,
+        state: timing.state,
+        from: timing.from,
+        to: timing.to,
+        nextFrom: timing.nextFrom,
+        basis: timing.basis,
+      })),
       unexplained: standing.unexplained,
     };
   }

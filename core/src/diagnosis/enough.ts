@@ -2,8 +2,7 @@ import type { Act } from '../edition/edition.ts';
 import type { RankedQuestion } from './questions.ts';
 
 export type Enough =
-  | { enough: true; because: 'one-stands-out' | 'same-advice' | 'nothing-left-to-ask' }
-  | { enough: false; because: 'no-readings' | 'still-open' };
+  { enough: true; because: 'one-stands-out' | 'same-advice' | 'nothing-left-to-ask' } | { enough: false; because: 'no-readings' | 'still-open' };
 
 export const STANDS_OUT = 0.85;
 const SAME_ADVICE_SHARE = 0.9;

@@ -1,5 +1,5 @@
 import type { DiagnosticModel } from './model.ts';
-import { byFinding, findingLogLikelihood, type Reading } from './posterior.ts';
+import { allowedAnswers, byFinding, findingLogLikelihood, type Reading } from './posterior.ts';
 
 /** How strongly one finding speaks for or against a cause. */
 export interface Evidence {
@@ -39,18 +39,23 @@ export function evidenceFor(model: DiagnosticModel, readings: readonly Reading[]
   });
 }
 
-/** A reading the cause makes this much less likely than a plant picked at random is left unexplained by it. */
-const UNEXPLAINED_DECIBANS = -3;
+/** A reading this much likelier on plants in general than under the cause speaks against it. */
+const CONTRARY_DECIBANS = -3;
+/** Something seen on fewer plants than this asks for an explanation … */
+const REMARKABLE = 0.25;
+/** … and the cause gives one when it makes it at least this much likelier. */
+const EXPLAINS_DECIBANS = 2;
 
-/** Findings that the cause does not account for: rarer under it than on plants in general. */
+/** Findings that the cause does not account for: contrary to it, or remarkable and made no likelier by it. */
 export function unexplainedBy(model: DiagnosticModel, readings: readonly Reading[], causeId: string): string[] {
   const c = model.causes.indexOf(causeId);
   const out: string[] = [];
   for (const [finding, reports] of byFinding(model, readings)) {
     const log = findingLogLikelihood(model, finding, reports);
     // the last cause is *unlisted*, whose likelihoods are the background
-    const ratio = (log[c] ?? 0) - (log[log.length - 1] ?? 0);
-    if ((10 * ratio) / Math.LN10 <= UNEXPLAINED_DECIBANS) out.push(finding.id);
+    const decibans = (10 * ((log[c] ?? 0) - (log[log.length - 1] ?? 0))) / Math.LN10;
+    const common = allowedAnswers(finding, reports[0]?.answer ?? '').reduce((sum, allowed, a) => sum + (allowed ? (finding.background[a] ?? 0) : 0), 0);
+    if (decibans <= CONTRARY_DECIBANS || (common < REMARKABLE && decibans < EXPLAINS_DECIBANS)) out.push(finding.id);
   }
   return out;
 }

@@ -67,12 +67,7 @@ function climateFactor(cause: Cause, situation: Situation): number {
 
 /** Unnormalised prior weight of a cause; zero when the host rules it out. */
 export function priorWeight(cause: Cause, situation: Situation): number {
-  return (
-    hostWeight(cause, situation.plant) *
-    COMMONNESS_VALUES[cause.commonness] *
-    seasonFactor(cause, situation) *
-    climateFactor(cause, situation)
-  );
+  return hostWeight(cause, situation.plant) * COMMONNESS_VALUES[cause.commonness] * seasonFactor(cause, situation) * climateFactor(cause, situation);
 }
 
 /**
@@ -97,16 +92,11 @@ export function answerDistribution(finding: Finding, mentioned: Record<string, k
 
 /** Builds the network for one plant, month and climate from the causes possible there, and *unlisted*. */
 export function modelForSituation(edition: Edition, situation: Situation): DiagnosticModel {
-  const weighted = edition.causes
-    .map((cause) => ({ cause, weight: priorWeight(cause, situation) }))
-    .filter(({ weight }) => weight > 0);
+  const weighted = edition.causes.map((cause) => ({ cause, weight: priorWeight(cause, situation) })).filter(({ weight }) => weight > 0);
   const total = weighted.reduce((sum, { weight }) => sum + weight, 0);
   const causes = [...weighted.map(({ cause }) => cause.id), UNLISTED];
   const listedShare = total === 0 ? 0 : 1 - UNLISTED_PRIOR;
-  const logPrior = Float64Array.from([
-    ...weighted.map(({ weight }) => Math.log((weight / total) * listedShare)),
-    Math.log(1 - listedShare),
-  ]);
+  const logPrior = Float64Array.from([...weighted.map(({ weight }) => Math.log((weight / total) * listedShare)), Math.log(1 - listedShare)]);
   const rates = weighted.map(({ cause }) => new Map(cause.rates.map((rate) => [rate.finding, rate.answers])));
   const findings = edition.findings.map((finding): ModelFinding => {
     const background = Float64Array.from(finding.answers, (answer) => answer.background);

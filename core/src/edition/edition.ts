@@ -11,14 +11,7 @@ export interface Provenance {
   note?: string;
 }
 
-export const CLIMATES = [
-  'temperate-maritime',
-  'continental',
-  'mediterranean',
-  'arid',
-  'subtropical',
-  'tropical-highland',
-] as const;
+export const CLIMATES = ['temperate-maritime', 'continental', 'mediterranean', 'arid', 'subtropical', 'tropical-highland'] as const;
 export type Climate = (typeof CLIMATES)[number];
 export type Hemisphere = 'N' | 'S';
 
@@ -87,12 +80,7 @@ export interface Finding {
   reliability?: Partial<Record<Channel, number>>;
 }
 
-export type HostSelector =
-  | { any: true }
-  | { family: string }
-  | { genus: string }
-  | { group: string }
-  | { plant: string };
+export type HostSelector = { any: true } | { family: string } | { genus: string } | { group: string } | { plant: string };
 export type HostWeight = HostSelector & { weight: number; note?: string };
 
 export interface CauseRate extends Provenance {

@@ -96,4 +96,3 @@ export class PlantNames {
     return this.find(tokens)[0]?.plant ?? null;
   }
 }
-

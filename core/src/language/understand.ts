@@ -31,14 +31,12 @@ export interface Understanding {
   notUnderstood: string[];
 }
 
-type Meaning =
-  | { kind: 'finding'; finding: Finding; answer: string }
-  | { kind: 'care'; topic: string }
-  | { kind: 'claim'; cause: string };
+type Meaning = { kind: 'finding'; finding: Finding; answer: string } | { kind: 'care'; topic: string } | { kind: 'claim'; cause: string };
 
 const YES = new Set(['yes', 'yeah', 'yep', 'aye', 'yup', 'definitely', 'certainly', 'absolutely', 'correct']);
 const NO = new Set(['no', 'nope', 'nah', 'none', 'never', 'nothing', 'not']);
-const UNKNOWN_ANSWER = /\b(do not know|don'?t know|no idea|not sure|could ?n[o']?t (say|tell)|can ?no?t (say|tell)|have ?n[o']?t (looked|checked))\b/i;
+const UNKNOWN_ANSWER =
+  /\b(do not know|don'?t know|no idea|not sure|could ?n[o']?t (say|tell)|can ?no?t (say|tell)|have ?n[o']?t (looked|checked))\b/i;
 
 /** Turns running talk into plant, readings and questions of care. Built once for an edition, then pure. */
 export class Understander {
@@ -58,7 +56,8 @@ export class Understander {
       for (const answer of finding.answers) for (const words of answer.words) add(words, { kind: 'finding', finding, answer: answer.id });
     for (const topic of edition.careTopics) for (const words of topic.words) add(words, { kind: 'care', topic: topic.id });
     for (const cause of edition.causes)
-      if (cause.kind !== 'normal') for (const name of [cause.name, ...cause.also]) add(`=${name.replace(/[^\p{L}\s-]/gu, ' ')}`, { kind: 'claim', cause: cause.id });
+      if (cause.kind !== 'normal')
+        for (const name of [cause.name, ...cause.also]) add(`=${name.replace(/[^\p{L}\s-]/gu, ' ')}`, { kind: 'claim', cause: cause.id });
     this.stopWords = new Set(lexicon.stopWords);
     this.stopStems = new Set(lexicon.stopWords.map((word) => stemOf(word, lexicon.irregular)));
     this.book = new PhraseBook(phrases, (token) => this.stopWords.has(token.word));
@@ -80,8 +79,10 @@ export class Understander {
   private tokens(text: string): Token[] {
     const tokens = tokenise(text, this.edition.lexicon.irregular);
     return tokens.map((token) => {
-      if (token.word.length < 6 || this.isKnown(token)) return token;
-      const close = this.spellings.find((stem) => stem.slice(0, 2) === token.stem.slice(0, 2) && Math.abs(stem.length - token.stem.length) <= 1 && distance(stem, token.stem) === 1);
+      if (token.word.length < 5 || this.isKnown(token)) return token;
+      const close = this.spellings.find(
+        (stem) => stem.slice(0, 2) === token.stem.slice(0, 2) && Math.abs(stem.length - token.stem.length) <= 1 && distance(stem, token.stem) === 1,
+      );
       return close ? { ...token, stem: close } : token;
     });
   }
@@ -109,7 +110,11 @@ export class Understander {
     const plants = this.plantNames.find(tokens);
     const covered = new Set<number>(plants.flatMap((mention) => mention.at));
     const organs = this.organsOf(tokens);
-    const said = (at: readonly number[]) => tokens.slice(at[0], at[at.length - 1]! + 1).map((t) => t.text).join(' ');
+    const said = (at: readonly number[]) =>
+      tokens
+        .slice(at[0], at[at.length - 1]! + 1)
+        .map((t) => t.text)
+        .join(' ');
 
     const all = this.book.matches(tokens);
     const fitsOrgan = (match: PhraseMatch<Meaning>): boolean => {
@@ -128,7 +133,9 @@ export class Understander {
     for (const match of usable) {
       const { value } = match;
       // a longer phrase that holds all of these words has already said what they mean
-      const outdone = used.some((other) => other.at.length > match.at.length && other.score > match.score && match.at.every((i) => other.at.includes(i)));
+      const outdone = used.some(
+        (other) => other.at.length > match.at.length && other.score > match.score && match.at.every((i) => other.at.includes(i)),
+      );
       if (outdone) continue;
       if (value.kind === 'care') {
         if (!care.some((c) => c.topic === value.topic)) care.push({ topic: value.topic, from: said(match.at) });
@@ -214,7 +221,9 @@ export class Understander {
         const finding = this.findings.get(reading.finding);
         if (!finding) return [];
         const answer = affirmed ? reading.answer : reading.answer === finding.absent ? null : (finding.absent ?? `not:${reading.answer}`);
-        return answer === null || answer.startsWith('not:not:') ? [] : [{ ...reading, answer, channel: unsure ? 'caller-unsure' : 'caller', from: `${ask} – ${say}` }];
+        return answer === null || answer.startsWith('not:not:')
+          ? []
+          : [{ ...reading, answer, channel: unsure ? 'caller-unsure' : 'caller', from: `${ask} – ${say}` }];
       });
     const yesNo = asked?.answers.find((answer) => answer.id === (affirmed ? 'yes' : 'no'));
     if (asked && yesNo && ![...own.readings, ...fromQuestion].some((r) => r.finding === asked.id)) {
@@ -222,12 +231,19 @@ export class Understander {
     } else if (asked?.absent && denied && ![...own.readings, ...fromQuestion].some((r) => r.finding === asked.id)) {
       fromQuestion.push({ finding: asked.id, answer: asked.absent, channel: 'caller', from: `${ask} – ${say}`, choices: [] });
     }
-    return { ...own, readings: [...own.readings, ...fromQuestion], host: own.host ?? question.host, notUnderstood: own.notUnderstood.filter((run) => !YES.has(run) && !NO.has(run)) };
+    return {
+      ...own,
+      readings: [...own.readings, ...fromQuestion],
+      host: own.host ?? question.host,
+      notUnderstood: own.notUnderstood.filter((run) => !YES.has(run) && !NO.has(run)),
+    };
   }
 
   /** Understands a list of utterances; later ones add to earlier ones. */
   understand(words: readonly Utterance[]): Understanding {
-    const parts = words.map((utterance) => (typeof utterance === 'string' ? this.read(utterance, 'caller') : this.readAnswer(utterance.ask, utterance.say)));
+    const parts = words.map((utterance) =>
+      typeof utterance === 'string' ? this.read(utterance, 'caller') : this.readAnswer(utterance.ask, utterance.say),
+    );
     return {
       plants: parts.flatMap((part) => part.plants),
       host: parts.find((part) => part.host)?.host ?? null,

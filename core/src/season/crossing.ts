@@ -96,4 +96,3 @@ export function crossingDate(series: WeatherSeries, span: DegreeDaySpan, target:
   const at = (q: number) => addDays(start, quantile(steps, q));
   return { on: at(0.5), early: at(0.1), late: at(0.9), reached: false, years: steps.length };
 }
-

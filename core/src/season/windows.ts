@@ -114,4 +114,3 @@ export function nextWorkable(standing: WindowStanding, date: IsoDate): IsoDate |
   if (standing.state === 'not-yet') return standing.from;
   return standing.nextFrom ?? null;
 }
-

@@ -44,7 +44,13 @@ function adviceFor(cause: Cause, standings: readonly OptionStanding[]): Omit<Dec
   const when = preferred.timing.state === 'closed' ? 'Too late for that this season' : 'Too early for that yet';
   const wait = `${when}${date ? `; note ${date}` : ''} for: ${preferred.option.title}.`;
   const instead = standings.find(
-    ({ option, timing }) => option !== preferred.option && option.act !== 'leave' && option.act !== 'refer' && option.effect !== 'poor' && isWorkable(timing.state) && ACTS.indexOf(option.act) < ACTS.indexOf('contact'),
+    ({ option, timing }) =>
+      option !== preferred.option &&
+      option.act !== 'leave' &&
+      option.act !== 'refer' &&
+      option.effect !== 'poor' &&
+      isWorkable(timing.state) &&
+      ACTS.indexOf(option.act) < ACTS.indexOf('contact'),
   );
   return instead
     ? { act: instead.option.act, why: `${cause.worth} ${wait} Until then: ${instead.option.title}.`, option: instead.option.id, noteFor: date }

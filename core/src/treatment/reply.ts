@@ -21,7 +21,8 @@ export interface ReplyInput {
 }
 
 /** Every written reply ends with this. */
-export const LABELS_FIRST = 'Labels and local rules come first: whatever is written here, the label of a product and the rules where you live decide.';
+export const LABELS_FIRST =
+  'Labels and local rules come first: whatever is written here, the label of a product and the rules where you live decide.';
 
 const sentence = (text: string): string => (/[.!?]$/.test(text.trim()) ? text.trim() : `${text.trim()}.`);
 
@@ -53,7 +54,10 @@ function optionText(standing: OptionStanding, say: (date: IsoDate) => string): s
 function howWeKnow(input: ReplyInput, cause: Cause): string {
   const { standing, edition, readings } = input;
   const evidence = standing.candidates[0]?.evidence ?? [];
-  const speaking = evidence.filter((e) => e.decibans >= 1).sort((a, b) => b.decibans - a.decibans).slice(0, 4);
+  const speaking = evidence
+    .filter((e) => e.decibans >= 1)
+    .sort((a, b) => b.decibans - a.decibans)
+    .slice(0, 4);
   const told = speaking.map((e) => readingText(edition, e.finding, readings.find((r) => r.finding === e.finding)?.answer ?? e.answers[0] ?? ''));
   const against = standing.unexplained.map((id) => readingText(edition, id, readings.find((r) => r.finding === id)?.answer ?? ''));
   return [
@@ -62,7 +66,9 @@ function howWeKnow(input: ReplyInput, cause: Cause): string {
     ...cause.lookAlikes
       .filter((like) => (standing.candidates.find((c) => c.cause === like.cause)?.probability ?? 0) > 0.05)
       .slice(0, 1)
-      .map((like) => `It could also be ${(edition.causes.find((c) => c.id === like.cause)?.name ?? like.cause).toLowerCase()}. ${sentence(like.say)}`),
+      .map(
+        (like) => `It could also be ${(edition.causes.find((c) => c.id === like.cause)?.name ?? like.cause).toLowerCase()}. ${sentence(like.say)}`,
+      ),
   ].join(' ');
 }
 
@@ -88,16 +94,28 @@ export function composeReply(input: ReplyInput): string {
     lines.push(`Thank you for asking about your ${host}. We cannot name the cause from what we know so far. ${standing.decision.why}`, '');
   } else {
     const sure = likelihoodWord(leader.probability);
-    lines.push(`Thank you for asking about your ${host}. It is ${sure} ${cause.name.toLowerCase()}${cause.latin ? ` (${cause.latin})` : ''}: about ${Math.round(leader.probability * 100)} in 100.`);
-    lines.push(standing.decision.firm ? sentence(cause.replyLine) : 'That is not sure enough to act on: please look again as described below before you treat anything.', '');
+    lines.push(
+      `Thank you for asking about your ${host}. It is ${sure} ${cause.name.toLowerCase()}${cause.latin ? ` (${cause.latin})` : ''}: about ${Math.round(leader.probability * 100)} in 100.`,
+    );
+    lines.push(
+      standing.decision.firm
+        ? sentence(cause.replyLine)
+        : 'That is not sure enough to act on: please look again as described below before you treat anything.',
+      '',
+    );
     lines.push(howWeKnow(input, cause), '');
     lines.push(`What to do: ${sentence(standing.decision.why)}`);
     for (const option of chosenOptions(standing)) lines.push(`– ${optionText(option, sayDate)}`);
     lines.push('');
     if (standing.decision.noteFor) lines.push(`Please note ${sayDate(standing.decision.noteFor)} in your calendar.`, '');
-    const cautions = [...new Set([...cause.cautions, ...chosenOptions(standing).flatMap(({ option }) => option.cautions), ...(plant?.poisonous ? [`${plant.name} is poisonous: ${plant.poisonous}`] : [])])];
+    const cautions = [
+      ...new Set([
+        ...cause.cautions,
+        ...chosenOptions(standing).flatMap(({ option }) => option.cautions),
+        ...(plant?.poisonous ? [`${plant.name} is poisonous: ${plant.poisonous}`] : []),
+      ]),
+    ];
     if (cautions.length > 0) lines.push(`Take care: ${cautions.map(sentence).join(' ')}`, '');
-    if (cause.notifiable) lines.push('This may be notifiable: tell the plant health authority and move no material.', '');
     lines.push(`Call again if it spreads, if new leaves show it too, or if you see something that does not fit.`, '');
   }
   lines.push(LABELS_FIRST, '', `${input.advisor}, ${input.desk}, ${sayDate(input.today)}`, `Knowledge edition ${edition.version}`);

@@ -1,6 +1,19 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, count, desc, eq, ilike, inArray, max, or, sql, type SQL } from 'drizzle-orm';
-import type { AdviceBody, CaseList, CaseListQuery, CasePatch, CaseSummary, CaseView, NewCase, QuestionPatch, QuestionView, ReadingBody, SnapshotBody, StatementBody } from '@sounding/contract/api.ts';
+import type {
+  AdviceBody,
+  CaseList,
+  CaseListQuery,
+  CasePatch,
+  CaseSummary,
+  CaseView,
+  NewCase,
+  QuestionPatch,
+  QuestionView,
+  ReadingBody,
+  SnapshotBody,
+  StatementBody,
+} from '@sounding/contract/api.ts';
 import { ApiError } from '../problems.ts';
 import type { Database, Queryable } from './connect.ts';
 import type { Who } from './desk.ts';
@@ -10,7 +23,10 @@ const notFound = (what: string) => new ApiError('not-found', `This desk has no s
 
 /** Fails unless the row belongs to the desk: a foreign id is as good as none. */
 async function requireQuestion(db: Queryable, deskId: string, questionId: string): Promise<typeof caseQuestions.$inferSelect> {
-  const [row] = await db.select().from(caseQuestions).where(and(eq(caseQuestions.id, questionId), eq(caseQuestions.deskId, deskId)));
+  const [row] = await db
+    .select()
+    .from(caseQuestions)
+    .where(and(eq(caseQuestions.id, questionId), eq(caseQuestions.deskId, deskId)));
   if (!row) throw notFound('question');
   return row;
 }
@@ -18,7 +34,12 @@ async function requireQuestion(db: Queryable, deskId: string, questionId: string
 /** People on the line or at the table come before letters. */
 const inPerson = sql`(${cases.channel} = 'email')`;
 
-async function summaries(db: Queryable, where: SQL | undefined, page: { limit: number; offset: number }, waitingFirst = false): Promise<CaseSummary[]> {
+async function summaries(
+  db: Queryable,
+  where: SQL | undefined,
+  page: { limit: number; offset: number },
+  waitingFirst = false,
+): Promise<CaseSummary[]> {
   const rows = await db
     .select({ case: cases, caller: callers, garden: gardens })
     .from(cases)
@@ -33,7 +54,12 @@ async function summaries(db: Queryable, where: SQL | undefined, page: { limit: n
     .select({ caseId: caseQuestions.caseId, host: caseQuestions.hostId, cause: advice.causeId })
     .from(caseQuestions)
     .leftJoin(advice, eq(advice.questionId, caseQuestions.id))
-    .where(inArray(caseQuestions.caseId, rows.map((row) => row.case.id)))
+    .where(
+      inArray(
+        caseQuestions.caseId,
+        rows.map((row) => row.case.id),
+      ),
+    )
     .orderBy(asc(caseQuestions.position));
   return rows.map(({ case: c, caller, garden }) => {
     const own = found.filter((f) => f.caseId === c.id);
@@ -62,9 +88,23 @@ function matching(search: string, causeIds: readonly string[], plantIds: readonl
   return or(ilike(callers.name, like), ilike(gardens.place, like), ilike(cases.opening, like), inQuestions, ...(number ? [number] : []));
 }
 
-export async function listCases(db: Queryable, deskId: string, query: CaseListQuery, known: { causes: string[]; plants: string[] }): Promise<CaseList> {
-  const where = and(eq(cases.deskId, deskId), query.status ? eq(cases.status, query.status) : undefined, query.search ? matching(query.search, known.causes, known.plants) : undefined);
-  const [total] = await db.select({ n: count() }).from(cases).innerJoin(callers, eq(callers.id, cases.callerId)).innerJoin(gardens, eq(gardens.id, cases.gardenId)).where(where);
+export async function listCases(
+  db: Queryable,
+  deskId: string,
+  query: CaseListQuery,
+  known: { causes: string[]; plants: string[] },
+): Promise<CaseList> {
+  const where = and(
+    eq(cases.deskId, deskId),
+    query.status ? eq(cases.status, query.status) : undefined,
+    query.search ? matching(query.search, known.causes, known.plants) : undefined,
+  );
+  const [total] = await db
+    .select({ n: count() })
+    .from(cases)
+    .innerJoin(callers, eq(callers.id, cases.callerId))
+    .innerJoin(gardens, eq(gardens.id, cases.gardenId))
+    .where(where);
   return { cases: await summaries(db, where, query, query.status === 'waiting'), total: total?.n ?? 0 };
 }
 
@@ -74,8 +114,16 @@ async function readQuestions(db: Queryable, caseId: string): Promise<QuestionVie
   if (ids.length === 0) return [];
   const said = await db.select().from(statements).where(inArray(statements.questionId, ids)).orderBy(asc(statements.saidAt));
   const taken = await db.select().from(readings).where(inArray(readings.questionId, ids)).orderBy(asc(readings.position));
-  const snapshots = await db.select().from(differentialSnapshots).where(inArray(differentialSnapshots.questionId, ids)).orderBy(desc(differentialSnapshots.takenAt));
-  const replies = await db.select({ advice, by: people.name }).from(advice).innerJoin(people, eq(people.id, advice.byPerson)).where(inArray(advice.questionId, ids));
+  const snapshots = await db
+    .select()
+    .from(differentialSnapshots)
+    .where(inArray(differentialSnapshots.questionId, ids))
+    .orderBy(desc(differentialSnapshots.takenAt));
+  const replies = await db
+    .select({ advice, by: people.name })
+    .from(advice)
+    .innerJoin(people, eq(people.id, advice.byPerson))
+    .where(inArray(advice.questionId, ids));
   return questions.map((q): QuestionView => {
     const snapshot = snapshots.find((s) => s.questionId === q.id);
     const reply = replies.find((r) => r.advice.questionId === q.id);
@@ -93,8 +141,26 @@ async function readQuestions(db: Queryable, caseId: string): Promise<QuestionVie
       statements: said.filter((s) => s.questionId === q.id).map((s) => ({ id: s.id, said: s.said, asked: s.asked, saidAt: s.saidAt.toISOString() })),
       readings: taken
         .filter((r) => r.questionId === q.id)
-        .map((r) => ({ id: r.id, finding: r.finding, answer: r.answer, channel: r.channel, from: r.fromWords, statementId: r.statementId, takenAt: r.takenAt.toISOString(), withdrawnAt: r.withdrawnAt?.toISOString() ?? null })),
-      snapshot: snapshot ? { id: snapshot.id, edition: snapshot.edition, engine: snapshot.engine, standing: snapshot.standing, readings: snapshot.readings, takenAt: snapshot.takenAt.toISOString() } : null,
+        .map((r) => ({
+          id: r.id,
+          finding: r.finding,
+          answer: r.answer,
+          channel: r.channel,
+          from: r.fromWords,
+          statementId: r.statementId,
+          takenAt: r.takenAt.toISOString(),
+          withdrawnAt: r.withdrawnAt?.toISOString() ?? null,
+        })),
+      snapshot: snapshot
+        ? {
+            id: snapshot.id,
+            edition: snapshot.edition,
+            engine: snapshot.engine,
+            standing: snapshot.standing,
+            readings: snapshot.readings,
+            takenAt: snapshot.takenAt.toISOString(),
+          }
+        : null,
       advice: reply
         ? {
             id: reply.advice.id,
@@ -120,14 +186,38 @@ export async function readCase(db: Queryable, deskId: string, caseId: string): P
   return { ...summary, questions: await readQuestions(db, caseId) };
 }
 
-async function addQuestion(db: Queryable, deskId: string, caseId: string, question: { id: string; title: string }, at: { today: string; edition: string }): Promise<void> {
+async function addQuestion(
+  db: Queryable,
+  deskId: string,
+  caseId: string,
+  question: { id: string; title: string },
+  at: { today: string; edition: string },
+): Promise<void> {
   const [desk] = await db.select().from(desks).where(eq(desks.id, deskId));
-  const [garden] = await db.select({ stationId: gardens.stationId }).from(gardens).innerJoin(cases, eq(cases.gardenId, gardens.id)).where(eq(cases.id, caseId));
-  const [last] = await db.select({ position: max(caseQuestions.position) }).from(caseQuestions).where(eq(caseQuestions.caseId, caseId));
+  const [garden] = await db
+    .select({ stationId: gardens.stationId })
+    .from(gardens)
+    .innerJoin(cases, eq(cases.gardenId, gardens.id))
+    .where(eq(cases.id, caseId));
+  const [last] = await db
+    .select({ position: max(caseQuestions.position) })
+    .from(caseQuestions)
+    .where(eq(caseQuestions.caseId, caseId));
   if (!desk) throw notFound('desk');
   await db
     .insert(caseQuestions)
-    .values({ id: question.id, deskId, caseId, position: (last?.position ?? 0) + 1, title: question.title, stationId: garden?.stationId ?? null, climate: desk.climate, hemisphere: desk.hemisphere, edition: at.edition, openedOn: at.today })
+    .values({
+      id: question.id,
+      deskId,
+      caseId,
+      position: (last?.position ?? 0) + 1,
+      title: question.title,
+      stationId: garden?.stationId ?? null,
+      climate: desk.climate,
+      hemisphere: desk.hemisphere,
+      edition: at.edition,
+      openedOn: at.today,
+    })
     .onConflictDoNothing();
 }
 
@@ -136,27 +226,60 @@ export async function createCase(db: Database, deskId: string, body: NewCase, at
   await db.transaction(async (tx) => {
     const [known] = await tx.select({ id: cases.id }).from(cases).where(eq(cases.id, body.id));
     if (known) return;
-    const [desk] = await tx.update(desks).set({ nextCaseNumber: sql`${desks.nextCaseNumber} + 1` }).where(eq(desks.id, deskId)).returning({ next: desks.nextCaseNumber });
-    const [station] = await tx.select({ id: stations.id }).from(stations).where(eq(stations.deskId, deskId)).orderBy(asc(stations.altitudeM)).limit(1);
+    const [desk] = await tx
+      .update(desks)
+      .set({ nextCaseNumber: sql`${desks.nextCaseNumber} + 1` })
+      .where(eq(desks.id, deskId))
+      .returning({ next: desks.nextCaseNumber });
+    const [station] = await tx
+      .select({ id: stations.id })
+      .from(stations)
+      .where(eq(stations.deskId, deskId))
+      .orderBy(asc(stations.altitudeM))
+      .limit(1);
     const callerId = randomUUID();
     const gardenId = randomUUID();
     const { place, ...caller } = body.caller;
     await tx.insert(callers).values({ id: callerId, deskId, ...caller });
     await tx.insert(gardens).values({ id: gardenId, deskId, callerId, place, stationId: station?.id ?? null });
-    await tx.insert(cases).values({ id: body.id, deskId, number: (desk?.next ?? 2) - 1, status: 'waiting', channel: body.channel, callerId, gardenId, opening: body.opening, receivedAt: at.now });
+    await tx
+      .insert(cases)
+      .values({
+        id: body.id,
+        deskId,
+        number: (desk?.next ?? 2) - 1,
+        status: 'waiting',
+        channel: body.channel,
+        callerId,
+        gardenId,
+        opening: body.opening,
+        receivedAt: at.now,
+      });
     await addQuestion(tx, deskId, body.id, { id: body.questionId, title: '' }, at);
   });
 }
 
-export async function createQuestion(db: Database, deskId: string, caseId: string, question: { id: string; title: string }, at: { today: string; edition: string }): Promise<void> {
-  const [row] = await db.select({ id: cases.id }).from(cases).where(and(eq(cases.id, caseId), eq(cases.deskId, deskId)));
+export async function createQuestion(
+  db: Database,
+  deskId: string,
+  caseId: string,
+  question: { id: string; title: string },
+  at: { today: string; edition: string },
+): Promise<void> {
+  const [row] = await db
+    .select({ id: cases.id })
+    .from(cases)
+    .where(and(eq(cases.id, caseId), eq(cases.deskId, deskId)));
   if (!row) throw notFound('case');
   await addQuestion(db, deskId, caseId, question, at);
 }
 
 export async function patchCase(db: Database, who: Who, caseId: string, patch: CasePatch): Promise<void> {
   await db.transaction(async (tx) => {
-    const [row] = await tx.select().from(cases).where(and(eq(cases.id, caseId), eq(cases.deskId, who.deskId)));
+    const [row] = await tx
+      .select()
+      .from(cases)
+      .where(and(eq(cases.id, caseId), eq(cases.deskId, who.deskId)));
     if (!row) throw notFound('case');
     const changes: Partial<typeof cases.$inferInsert> = {};
     if (patch.status) changes.status = patch.status;
@@ -174,19 +297,41 @@ export async function patchCase(db: Database, who: Who, caseId: string, patch: C
 export async function patchQuestion(db: Queryable, deskId: string, questionId: string, patch: QuestionPatch): Promise<void> {
   await requireQuestion(db, deskId, questionId);
   if (patch.stationId) {
-    const [station] = await db.select({ id: stations.id }).from(stations).where(and(eq(stations.id, patch.stationId), eq(stations.deskId, deskId)));
-    if (!station) throw new ApiError('invalid-request', 'stationId: this desk has no such station', [{ pointer: '#/stationId', detail: 'this desk has no such station' }]);
+    const [station] = await db
+      .select({ id: stations.id })
+      .from(stations)
+      .where(and(eq(stations.id, patch.stationId), eq(stations.deskId, deskId)));
+    if (!station)
+      throw new ApiError('invalid-request', 'stationId: this desk has no such station', [
+        { pointer: '#/stationId', detail: 'this desk has no such station' },
+      ]);
   }
   if (Object.keys(patch).length > 0) await db.update(caseQuestions).set(patch).where(eq(caseQuestions.id, questionId));
 }
 
 async function insertReadings(db: Queryable, deskId: string, questionId: string, list: readonly ReadingBody[], now: Date): Promise<void> {
   if (list.length === 0) return;
-  const [last] = await db.select({ position: max(readings.position) }).from(readings).where(eq(readings.questionId, questionId));
+  const [last] = await db
+    .select({ position: max(readings.position) })
+    .from(readings)
+    .where(eq(readings.questionId, questionId));
   const start = (last?.position ?? 0) + 1;
   await db
     .insert(readings)
-    .values(list.map((r, i) => ({ id: r.id, deskId, questionId, statementId: r.statementId, position: start + i, finding: r.finding, answer: r.answer, channel: r.channel, fromWords: r.from, takenAt: now })))
+    .values(
+      list.map((r, i) => ({
+        id: r.id,
+        deskId,
+        questionId,
+        statementId: r.statementId,
+        position: start + i,
+        finding: r.finding,
+        answer: r.answer,
+        channel: r.channel,
+        fromWords: r.from,
+        takenAt: now,
+      })),
+    )
     .onConflictDoNothing();
 }
 
@@ -201,19 +346,32 @@ export async function addStatement(db: Database, deskId: string, questionId: str
   await db.transaction(async (tx) => {
     await requireQuestion(tx, deskId, questionId);
     await tx.insert(statements).values({ id: body.id, deskId, questionId, said: body.said, asked: body.asked, saidAt: now }).onConflictDoNothing();
-    await insertReadings(tx, deskId, questionId, body.readings.map((r) => ({ ...r, statementId: body.id })), now);
+    await insertReadings(
+      tx,
+      deskId,
+      questionId,
+      body.readings.map((r) => ({ ...r, statementId: body.id })),
+      now,
+    );
   });
 }
 
 /** Withdraws a reading or takes it back in; the row itself stays. */
 export async function setWithdrawn(db: Queryable, deskId: string, readingId: string, withdrawn: boolean, now: Date): Promise<void> {
-  const rows = await db.update(readings).set({ withdrawnAt: withdrawn ? now : null }).where(and(eq(readings.id, readingId), eq(readings.deskId, deskId))).returning({ id: readings.id });
+  const rows = await db
+    .update(readings)
+    .set({ withdrawnAt: withdrawn ? now : null })
+    .where(and(eq(readings.id, readingId), eq(readings.deskId, deskId)))
+    .returning({ id: readings.id });
   if (rows.length === 0) throw notFound('reading');
 }
 
 export async function addSnapshot(db: Queryable, deskId: string, questionId: string, body: SnapshotBody, now: Date): Promise<void> {
   await requireQuestion(db, deskId, questionId);
-  await db.insert(differentialSnapshots).values({ ...body, deskId, questionId, takenAt: now }).onConflictDoNothing();
+  await db
+    .insert(differentialSnapshots)
+    .values({ ...body, deskId, questionId, takenAt: now })
+    .onConflictDoNothing();
 }
 
 /** Saves the reply to a question; saving again replaces it. */
@@ -222,7 +380,10 @@ export async function saveAdvice(db: Database, who: Who, questionId: string, bod
     const question = await requireQuestion(tx, who.deskId, questionId);
     const { followUpOn, id, date, ...fields } = body;
     const values = { ...fields, byPerson: who.personId, updatedAt: now };
-    await tx.insert(advice).values({ id, deskId: who.deskId, questionId, ...values }).onConflictDoUpdate({ target: advice.questionId, set: values });
+    await tx
+      .insert(advice)
+      .values({ id, deskId: who.deskId, questionId, ...values })
+      .onConflictDoUpdate({ target: advice.questionId, set: values });
     await tx.update(caseQuestions).set({ openedOn: date, edition: body.edition }).where(eq(caseQuestions.id, questionId));
     await tx.update(cases).set({ status: 'answered', followUpOn }).where(eq(cases.id, question.caseId));
   });

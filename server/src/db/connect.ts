@@ -35,7 +35,10 @@ export async function migrateDatabase({ db, pool }: Connection, folder: string):
     await migrate(db, { migrationsFolder: folder });
     const applied = await client.query<{ n: number }>('select count(*)::int as n from drizzle.__drizzle_migrations');
     const n = applied.rows[0]?.n ?? 0;
-    if (n < journal.entries.length) throw new Error(`${journal.entries.length - n} of ${journal.entries.length} migrations were not applied: check that "when" rises in the journal`);
+    if (n < journal.entries.length)
+      throw new Error(
+        `${journal.entries.length - n} of ${journal.entries.length} migrations were not applied: check that "when" rises in the journal`,
+      );
   } finally {
     await client.query('select pg_advisory_unlock($1)', [MIGRATION_LOCK]).catch(() => undefined);
     client.release();

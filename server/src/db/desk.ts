@@ -14,7 +14,13 @@ const hashOf = (token: string) => createHash('sha256').update(token).digest('hex
 
 /** Opens a session for a person of the demo desk; null when there is no demo desk. */
 export async function openDemoSession(db: Queryable): Promise<{ token: string; who: Who } | null> {
-  const [row] = await db.select({ deskId: desks.id, personId: people.id }).from(desks).innerJoin(people, eq(people.deskId, desks.id)).where(eq(desks.demo, true)).orderBy(asc(people.name)).limit(1);
+  const [row] = await db
+    .select({ deskId: desks.id, personId: people.id })
+    .from(desks)
+    .innerJoin(people, eq(people.deskId, desks.id))
+    .where(eq(desks.demo, true))
+    .orderBy(asc(people.name))
+    .limit(1);
   if (!row) return null;
   const token = randomBytes(24).toString('base64url');
   await db.insert(sessions).values({ tokenHash: hashOf(token), ...row });
@@ -22,7 +28,10 @@ export async function openDemoSession(db: Queryable): Promise<{ token: string; w
 }
 
 export async function findSession(db: Queryable, token: string): Promise<Who | null> {
-  const [row] = await db.select({ deskId: sessions.deskId, personId: sessions.personId }).from(sessions).where(eq(sessions.tokenHash, hashOf(token)));
+  const [row] = await db
+    .select({ deskId: sessions.deskId, personId: sessions.personId })
+    .from(sessions)
+    .where(eq(sessions.tokenHash, hashOf(token)));
   return row ?? null;
 }
 
@@ -33,13 +42,24 @@ export async function deskToday(db: Queryable, deskId: string, now: Date): Promi
 }
 
 export async function readSession(db: Queryable, who: Who, edition: string, now: Date): Promise<SessionView | null> {
-  const [row] = await db.select().from(people).innerJoin(desks, eq(desks.id, people.deskId)).where(and(eq(people.id, who.personId), eq(desks.id, who.deskId)));
+  const [row] = await db
+    .select()
+    .from(people)
+    .innerJoin(desks, eq(desks.id, people.deskId))
+    .where(and(eq(people.id, who.personId), eq(desks.id, who.deskId)));
   if (!row) return null;
   const places = await db.select().from(stations).where(eq(stations.deskId, who.deskId)).orderBy(asc(stations.altitudeM));
   const { desks: desk, people: person } = row;
   return {
     person: { id: person.id, name: person.name, role: person.role },
-    desk: { id: desk.id, name: desk.name, climate: desk.climate, hemisphere: desk.hemisphere, demo: desk.demo, today: desk.today ?? now.toISOString().slice(0, 10) },
+    desk: {
+      id: desk.id,
+      name: desk.name,
+      climate: desk.climate,
+      hemisphere: desk.hemisphere,
+      demo: desk.demo,
+      today: desk.today ?? now.toISOString().slice(0, 10),
+    },
     edition,
     stations: places.map(({ id, name, altitudeM, lat, lon }) => ({ id, name, altitudeM, lat, lon })),
   };
@@ -51,16 +71,29 @@ export async function keepEdition(db: Queryable, deskId: string, edition: Editio
 }
 
 export async function findEdition(db: Queryable, deskId: string, version: string): Promise<Edition | null> {
-  const [row] = await db.select({ body: editions.body }).from(editions).where(and(eq(editions.deskId, deskId), eq(editions.version, version)));
+  const [row] = await db
+    .select({ body: editions.body })
+    .from(editions)
+    .where(and(eq(editions.deskId, deskId), eq(editions.version, version)));
   return row?.body ?? null;
 }
 
 /** A station's days up to and including the desk's today; null when the desk has no such station. */
 export async function readWeather(db: Queryable, deskId: string, stationId: string, until: string) {
-  const [station] = await db.select({ name: stations.name }).from(stations).where(and(eq(stations.id, stationId), eq(stations.deskId, deskId)));
+  const [station] = await db
+    .select({ name: stations.name })
+    .from(stations)
+    .where(and(eq(stations.id, stationId), eq(stations.deskId, deskId)));
   if (!station) return null;
   const days = await db
-    .select({ on: weatherDays.on, minC: weatherDays.minC, maxC: weatherDays.maxC, rainMm: weatherDays.rainMm, windMs: weatherDays.windMs, humidityPct: weatherDays.humidityPct })
+    .select({
+      on: weatherDays.on,
+      minC: weatherDays.minC,
+      maxC: weatherDays.maxC,
+      rainMm: weatherDays.rainMm,
+      windMs: weatherDays.windMs,
+      humidityPct: weatherDays.humidityPct,
+    })
     .from(weatherDays)
     .where(and(eq(weatherDays.stationId, stationId), eq(weatherDays.deskId, deskId), sql`${weatherDays.on} <= ${until}`))
     .orderBy(asc(weatherDays.on));
@@ -68,7 +101,11 @@ export async function readWeather(db: Queryable, deskId: string, stationId: stri
 }
 
 export async function setDemoDay(db: Queryable, deskId: string, today: string): Promise<boolean> {
-  const rows = await db.update(desks).set({ today }).where(and(eq(desks.id, deskId), eq(desks.demo, true))).returning({ id: desks.id });
+  const rows = await db
+    .update(desks)
+    .set({ today })
+    .where(and(eq(desks.id, deskId), eq(desks.demo, true)))
+    .returning({ id: desks.id });
   return rows.length > 0;
 }
 

@@ -1,4 +1,18 @@
-import { boolean, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, real, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import {
+  boolean,
+  date,
+  doublePrecision,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  real,
+  text,
+  timestamp,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core';
 import type { Act, Channel, Climate, Edition, Hemisphere } from '@sounding/core/edition/edition.ts';
 
 /** Every row carries its desk. Times are instants with zone; `…On` columns are calendar dates. */
@@ -15,17 +29,45 @@ export const desks = pgTable('desks', {
   today: date(),
   nextCaseNumber: integer().notNull().default(1),
 });
-const deskId = () => uuid().notNull().references(() => desks.id);
+const deskId = () =>
+  uuid()
+    .notNull()
+    .references(() => desks.id);
 
 export const people = pgTable('people', { id: id(), deskId: deskId(), name: text().notNull(), role: text().notNull() });
 
-export const sessions = pgTable('sessions', { tokenHash: text().primaryKey(), deskId: deskId(), personId: uuid().notNull().references(() => people.id), createdAt: instant().notNull().defaultNow() });
+export const sessions = pgTable('sessions', {
+  tokenHash: text().primaryKey(),
+  deskId: deskId(),
+  personId: uuid()
+    .notNull()
+    .references(() => people.id),
+  createdAt: instant().notNull().defaultNow(),
+});
 
-export const stations = pgTable('stations', { id: id(), deskId: deskId(), name: text().notNull(), lat: doublePrecision().notNull(), lon: doublePrecision().notNull(), altitudeM: integer().notNull() });
+export const stations = pgTable('stations', {
+  id: id(),
+  deskId: deskId(),
+  name: text().notNull(),
+  lat: doublePrecision().notNull(),
+  lon: doublePrecision().notNull(),
+  altitudeM: integer().notNull(),
+});
 
 export const weatherDays = pgTable(
   'weather_days',
-  { deskId: deskId(), stationId: uuid().notNull().references(() => stations.id), on: date().notNull(), minC: real(), maxC: real(), rainMm: real(), windMs: real(), humidityPct: real() },
+  {
+    deskId: deskId(),
+    stationId: uuid()
+      .notNull()
+      .references(() => stations.id),
+    on: date().notNull(),
+    minC: real(),
+    maxC: real(),
+    rainMm: real(),
+    windMs: real(),
+    humidityPct: real(),
+  },
   (t) => [primaryKey({ columns: [t.stationId, t.on] })],
 );
 
@@ -36,9 +78,23 @@ export const editions = pgTable(
   (t) => [primaryKey({ columns: [t.deskId, t.version] })],
 );
 
-export const callers = pgTable('callers', { id: id(), deskId: deskId(), name: text().notNull(), phone: text().notNull().default(''), email: text().notNull().default('') });
+export const callers = pgTable('callers', {
+  id: id(),
+  deskId: deskId(),
+  name: text().notNull(),
+  phone: text().notNull().default(''),
+  email: text().notNull().default(''),
+});
 
-export const gardens = pgTable('gardens', { id: id(), deskId: deskId(), callerId: uuid().notNull().references(() => callers.id), place: text().notNull().default(''), stationId: uuid().references(() => stations.id) });
+export const gardens = pgTable('gardens', {
+  id: id(),
+  deskId: deskId(),
+  callerId: uuid()
+    .notNull()
+    .references(() => callers.id),
+  place: text().notNull().default(''),
+  stationId: uuid().references(() => stations.id),
+});
 
 export type CaseStatus = 'waiting' | 'open' | 'answered' | 'closed';
 export const cases = pgTable(
@@ -49,8 +105,12 @@ export const cases = pgTable(
     number: integer().notNull(),
     status: text().$type<CaseStatus>().notNull(),
     channel: text().$type<'telephone' | 'email' | 'table'>().notNull(),
-    callerId: uuid().notNull().references(() => callers.id),
-    gardenId: uuid().notNull().references(() => gardens.id),
+    callerId: uuid()
+      .notNull()
+      .references(() => callers.id),
+    gardenId: uuid()
+      .notNull()
+      .references(() => gardens.id),
     opening: text().notNull().default(''),
     receivedAt: instant().notNull(),
     takenBy: uuid().references(() => people.id),
@@ -64,7 +124,9 @@ export const caseQuestions = pgTable(
   {
     id: id(),
     deskId: deskId(),
-    caseId: uuid().notNull().references(() => cases.id),
+    caseId: uuid()
+      .notNull()
+      .references(() => cases.id),
     position: integer().notNull(),
     title: text().notNull().default(''),
     hostId: text(),
@@ -80,7 +142,16 @@ export const caseQuestions = pgTable(
 
 export const statements = pgTable(
   'statements',
-  { id: id(), deskId: deskId(), questionId: uuid().notNull().references(() => caseQuestions.id), said: text().notNull(), asked: text(), saidAt: instant().notNull() },
+  {
+    id: id(),
+    deskId: deskId(),
+    questionId: uuid()
+      .notNull()
+      .references(() => caseQuestions.id),
+    said: text().notNull(),
+    asked: text(),
+    saidAt: instant().notNull(),
+  },
   (t) => [index().on(t.questionId, t.saidAt)],
 );
 
@@ -89,7 +160,9 @@ export const readings = pgTable(
   {
     id: id(),
     deskId: deskId(),
-    questionId: uuid().notNull().references(() => caseQuestions.id),
+    questionId: uuid()
+      .notNull()
+      .references(() => caseQuestions.id),
     statementId: uuid().references(() => statements.id),
     /** Order in which they were taken; the sounding line follows it. */
     position: integer().notNull(),
@@ -108,7 +181,9 @@ export const differentialSnapshots = pgTable(
   {
     id: id(),
     deskId: deskId(),
-    questionId: uuid().notNull().references(() => caseQuestions.id),
+    questionId: uuid()
+      .notNull()
+      .references(() => caseQuestions.id),
     edition: text().notNull(),
     engine: text().notNull(),
     standing: jsonb().$type<{ cause: string; probability: number }[]>().notNull(),
@@ -123,14 +198,18 @@ export const advice = pgTable(
   {
     id: id(),
     deskId: deskId(),
-    questionId: uuid().notNull().references(() => caseQuestions.id),
+    questionId: uuid()
+      .notNull()
+      .references(() => caseQuestions.id),
     body: text().notNull(),
     act: text().$type<Act>().notNull(),
     causeId: text().notNull(),
     probability: doublePrecision().notNull(),
     edition: text().notNull(),
     overrule: text().notNull().default(''),
-    byPerson: uuid().notNull().references(() => people.id),
+    byPerson: uuid()
+      .notNull()
+      .references(() => people.id),
     updatedAt: instant().notNull(),
   },
   (t) => [uniqueIndex().on(t.questionId)],

@@ -7,7 +7,20 @@ import { addDays } from '@sounding/core/season/calendar.ts';
 import type { WeatherSeries } from '@sounding/core/season/weather.ts';
 import { composeReply } from '@sounding/core/treatment/reply.ts';
 import type { Database } from '../db/connect.ts';
-import { advice, callers, caseQuestions, cases, desks, differentialSnapshots, gardens, people, readings, statements, stations, weatherDays } from '../db/schema.ts';
+import {
+  advice,
+  callers,
+  caseQuestions,
+  cases,
+  desks,
+  differentialSnapshots,
+  gardens,
+  people,
+  readings,
+  statements,
+  stations,
+  weatherDays,
+} from '../db/schema.ts';
 import { keepEdition } from '../db/desk.ts';
 import { simulateWeather } from '../standins/weather.ts';
 import { DEMO_CASES, DEMO_DAY, DEMO_DESK, DEMO_PEOPLE, DEMO_STATIONS, type DemoCase } from './lindwater.ts';
@@ -21,15 +34,25 @@ export async function fetchDemoWeather(db: Database, deskId: string, until: stri
   for (const row of await db.select().from(stations).where(eq(stations.deskId, deskId))) {
     const source = DEMO_STATIONS.find((s) => s.name === row.name);
     if (!source) continue;
-    const [last] = await db.select({ on: weatherDays.on }).from(weatherDays).where(eq(weatherDays.stationId, row.id)).orderBy(desc(weatherDays.on)).limit(1);
+    const [last] = await db
+      .select({ on: weatherDays.on })
+      .from(weatherDays)
+      .where(eq(weatherDays.stationId, row.id))
+      .orderBy(desc(weatherDays.on))
+      .limit(1);
     const from = last ? addDays(last.on, 1) : WEATHER_FROM;
     if (from > until) continue;
     const days = simulateWeather(source.climate, from, until).map((day) => ({ ...day, deskId, stationId: row.id }));
-    for (let i = 0; i < days.length; i += BATCH) await db.insert(weatherDays).values(days.slice(i, i + BATCH)).onConflictDoNothing();
+    for (let i = 0; i < days.length; i += BATCH)
+      await db
+        .insert(weatherDays)
+        .values(days.slice(i, i + BATCH))
+        .onConflictDoNothing();
   }
 }
 
-const sayDate = (date: string) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' }).format(new Date(`${date}T00:00:00Z`));
+const sayDate = (date: string) =>
+  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' }).format(new Date(`${date}T00:00:00Z`));
 const instantOf = (date: string, minute: number) => new Date(Date.parse(`${date}T00:00:00Z`) + minute * 60_000);
 
 interface Setting {
@@ -54,26 +77,86 @@ async function answer(db: Database, setting: Setting, demo: DemoCase, questionId
   for (const [i, utterance] of utterances.entries()) {
     const statementId = randomUUID();
     const saidAt = instantOf(date, demo.minute + 1 + i);
-    await db.insert(statements).values({ id: statementId, deskId, questionId, said: typeof utterance === 'string' ? utterance : utterance.say, asked: typeof utterance === 'string' ? null : utterance.ask, saidAt });
+    await db
+      .insert(statements)
+      .values({
+        id: statementId,
+        deskId,
+        questionId,
+        said: typeof utterance === 'string' ? utterance : utterance.say,
+        asked: typeof utterance === 'string' ? null : utterance.ask,
+        saidAt,
+      });
     for (const reading of setting.understander.understand([utterance]).readings) {
       const id = randomUUID();
       readingIds.push(id);
-      await db.insert(readings).values({ id, deskId, questionId, statementId, position: ++position, finding: reading.finding, answer: reading.answer, channel: reading.channel, fromWords: reading.from, takenAt: saidAt });
+      await db
+        .insert(readings)
+        .values({
+          id,
+          deskId,
+          questionId,
+          statementId,
+          position: ++position,
+          finding: reading.finding,
+          answer: reading.answer,
+          channel: reading.channel,
+          fromWords: reading.from,
+          takenAt: saidAt,
+        });
     }
   }
   const taken = understanding.readings.map(({ finding, answer: given, channel }) => ({ finding, answer: given, channel }));
   const whole = station ? setting.weather.get(station.id) : undefined;
   const weather = whole ? { ...whole, days: whole.days.filter((day) => day.on <= date) } : null;
-  const standing = setting.consultant.consult({ host, date, climate: DEMO_DESK.climate, hemisphere: DEMO_DESK.hemisphere, setting: 'phone', readings: taken, unanswered: [], weather });
+  const standing = setting.consultant.consult({
+    host,
+    date,
+    climate: DEMO_DESK.climate,
+    hemisphere: DEMO_DESK.hemisphere,
+    setting: 'phone',
+    readings: taken,
+    unanswered: [],
+    weather,
+  });
   const leader = standing.candidates[0];
   if (!leader) return host;
   const at = instantOf(date, demo.minute + 4);
   await db.insert(differentialSnapshots).values({
-    id: randomUUID(), deskId, questionId, edition: edition.version, engine: ENGINE_VERSION, readings: readingIds, takenAt: at,
+    id: randomUUID(),
+    deskId,
+    questionId,
+    edition: edition.version,
+    engine: ENGINE_VERSION,
+    readings: readingIds,
+    takenAt: at,
     standing: standing.candidates.map(({ cause, probability }) => ({ cause, probability })),
   });
-  const body = composeReply({ edition, caller: demo.caller, plant: understanding.host, standing, readings: taken, desk: DEMO_DESK.name, advisor: setting.advisor.name, sayDate, today: date });
-  await db.insert(advice).values({ id: randomUUID(), deskId, questionId, body, act: standing.decision.act, causeId: leader.cause, probability: leader.probability, edition: edition.version, byPerson: setting.advisor.id, updatedAt: at });
+  const body = composeReply({
+    edition,
+    caller: demo.caller,
+    plant: understanding.host,
+    standing,
+    readings: taken,
+    desk: DEMO_DESK.name,
+    advisor: setting.advisor.name,
+    sayDate,
+    today: date,
+  });
+  await db
+    .insert(advice)
+    .values({
+      id: randomUUID(),
+      deskId,
+      questionId,
+      body,
+      act: standing.decision.act,
+      causeId: leader.cause,
+      probability: leader.probability,
+      edition: edition.version,
+      byPerson: setting.advisor.id,
+      updatedAt: at,
+    });
   return host;
 }
 
@@ -85,10 +168,32 @@ async function seedCase(db: Database, setting: Setting, demo: DemoCase, number: 
   await db.insert(callers).values({ id: callerId, deskId, name: demo.caller, phone: demo.phone, email: demo.email });
   await db.insert(gardens).values({ id: gardenId, deskId, callerId, place: demo.place, stationId });
   await db.insert(cases).values({
-    id: caseId, deskId, number, status: demo.said ? 'answered' : 'waiting', channel: demo.channel, callerId, gardenId, opening: demo.opening,
-    receivedAt: instantOf(date, demo.minute), takenBy: demo.said ? setting.advisor.id : null, followUpOn: demo.said ? addDays(date, FOLLOW_UP_DAYS) : null,
+    id: caseId,
+    deskId,
+    number,
+    status: demo.said ? 'answered' : 'waiting',
+    channel: demo.channel,
+    callerId,
+    gardenId,
+    opening: demo.opening,
+    receivedAt: instantOf(date, demo.minute),
+    takenBy: demo.said ? setting.advisor.id : null,
+    followUpOn: demo.said ? addDays(date, FOLLOW_UP_DAYS) : null,
   });
-  await db.insert(caseQuestions).values({ id: questionId, deskId, caseId, position: 1, stationId, climate: DEMO_DESK.climate, hemisphere: DEMO_DESK.hemisphere, setting: demo.channel === 'table' ? 'table' : 'phone', edition: edition.version, openedOn: date });
+  await db
+    .insert(caseQuestions)
+    .values({
+      id: questionId,
+      deskId,
+      caseId,
+      position: 1,
+      stationId,
+      climate: DEMO_DESK.climate,
+      hemisphere: DEMO_DESK.hemisphere,
+      setting: demo.channel === 'table' ? 'table' : 'phone',
+      edition: edition.version,
+      openedOn: date,
+    });
   if (!demo.said) return;
   const hostId = await answer(db, setting, demo, questionId, date);
   await db.update(caseQuestions).set({ hostId }).where(eq(caseQuestions.id, questionId));
@@ -108,14 +213,32 @@ export async function seedDemo(db: Database, edition: Edition): Promise<void> {
     await keepEdition(tx, deskId, edition);
     const staff = DEMO_PEOPLE.map((person) => ({ id: randomUUID(), deskId, ...person }));
     await tx.insert(people).values(staff);
-    await tx.insert(stations).values(DEMO_STATIONS.map(({ name, lat, lon, climate }) => ({ id: randomUUID(), deskId, name, lat, lon, altitudeM: climate.altitudeM })));
+    await tx
+      .insert(stations)
+      .values(DEMO_STATIONS.map(({ name, lat, lon, climate }) => ({ id: randomUUID(), deskId, name, lat, lon, altitudeM: climate.altitudeM })));
     await fetchDemoWeather(inside, deskId, DEMO_DAY);
-    const places = await tx.select({ id: stations.id, name: stations.name }).from(stations).where(eq(stations.deskId, deskId)).orderBy(asc(stations.altitudeM));
+    const places = await tx
+      .select({ id: stations.id, name: stations.name })
+      .from(stations)
+      .where(eq(stations.deskId, deskId))
+      .orderBy(asc(stations.altitudeM));
     const weather = new Map<string, WeatherSeries>();
-    for (const place of places) weather.set(place.id, { station: place.name, days: await tx.select().from(weatherDays).where(eq(weatherDays.stationId, place.id)).orderBy(asc(weatherDays.on)) });
+    for (const place of places)
+      weather.set(place.id, {
+        station: place.name,
+        days: await tx.select().from(weatherDays).where(eq(weatherDays.stationId, place.id)).orderBy(asc(weatherDays.on)),
+      });
     const advisor = staff[0];
     if (!advisor) throw new Error('the demo has nobody to answer calls');
-    const setting: Setting = { deskId, edition, understander: new Understander(edition), consultant: new Consultant(edition), stations: places, weather, advisor };
+    const setting: Setting = {
+      deskId,
+      edition,
+      understander: new Understander(edition),
+      consultant: new Consultant(edition),
+      stations: places,
+      weather,
+      advisor,
+    };
     const inOrder = [...DEMO_CASES].sort((a, b) => b.daysAgo - a.daysAgo || a.minute - b.minute);
     for (const [i, demo] of inOrder.entries()) await seedCase(inside, setting, demo, i + 1);
   });

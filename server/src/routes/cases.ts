@@ -1,7 +1,32 @@
 import { Router } from 'express';
-import { adviceBody, caseListQuery, casePatch, newCase, newQuestion, questionPatch, readingBody, snapshotBody, statementBody, UNKNOWN_ANSWER, withdrawal, type ReadingBody } from '@sounding/contract/api.ts';
+import {
+  adviceBody,
+  caseListQuery,
+  casePatch,
+  newCase,
+  newQuestion,
+  questionPatch,
+  readingBody,
+  snapshotBody,
+  statementBody,
+  UNKNOWN_ANSWER,
+  withdrawal,
+  type ReadingBody,
+} from '@sounding/contract/api.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
-import { addReading, addSnapshot, addStatement, createCase, createQuestion, listCases, patchCase, patchQuestion, readCase, saveAdvice, setWithdrawn } from '../db/cases.ts';
+import {
+  addReading,
+  addSnapshot,
+  addStatement,
+  createCase,
+  createQuestion,
+  listCases,
+  patchCase,
+  patchQuestion,
+  readCase,
+  saveAdvice,
+  setWithdrawn,
+} from '../db/cases.ts';
 import { deskToday } from '../db/desk.ts';
 import { idParam, whoOf, type Services } from '../http.ts';
 import { ApiError } from '../problems.ts';
@@ -21,7 +46,9 @@ function requireKnown(edition: Edition, reading: ReadingBody, pointer: string): 
 function idsNamed(rows: readonly { id: string; name: string; also: readonly string[]; latin?: string }[], search: string): string[] {
   const needle = search.toLowerCase();
   if (needle.length < 3) return [];
-  return rows.filter((row) => [row.id, row.name, row.latin ?? '', ...row.also].some((name) => name.toLowerCase().includes(needle))).map((row) => row.id);
+  return rows
+    .filter((row) => [row.id, row.name, row.latin ?? '', ...row.also].some((name) => name.toLowerCase().includes(needle)))
+    .map((row) => row.id);
 }
 
 export function caseRoutes({ db, edition, now }: Services): Router {
@@ -53,7 +80,10 @@ export function caseRoutes({ db, edition, now }: Services): Router {
   });
   router.patch('/questions/:id', async (req, res) => {
     const patch = questionPatch.parse(req.body);
-    if (patch.hostId && !edition.plants.some((p) => p.id === patch.hostId)) throw new ApiError('invalid-request', `hostId: "${patch.hostId}" is not a plant of edition ${edition.version}`, [{ pointer: '#/hostId', detail: 'not a known plant' }]);
+    if (patch.hostId && !edition.plants.some((p) => p.id === patch.hostId))
+      throw new ApiError('invalid-request', `hostId: "${patch.hostId}" is not a plant of edition ${edition.version}`, [
+        { pointer: '#/hostId', detail: 'not a known plant' },
+      ]);
     await patchQuestion(db, whoOf(res).deskId, idParam(req, 'id'), patch);
     res.status(204).end();
   });

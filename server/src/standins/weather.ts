@@ -59,7 +59,15 @@ export function simulateWeather(climate: StationClimate, from: IsoDate, to: IsoD
     const rain = wet ? -climate.meanRainMm * Math.log(1 - random()) : 0;
     const wind = Math.abs(2.2 + 1.1 * gauss());
     const humidity = Math.min(100, Math.max(30, (wet ? 86 : 68) - 8 * season + 5 * gauss()));
-    if (on >= from) out.push({ on, minC: oneDecimal(mean - half), maxC: oneDecimal(mean + half), rainMm: oneDecimal(rain), windMs: oneDecimal(wind), humidityPct: Math.round(humidity) });
+    if (on >= from)
+      out.push({
+        on,
+        minC: oneDecimal(mean - half),
+        maxC: oneDecimal(mean + half),
+        rainMm: oneDecimal(rain),
+        windMs: oneDecimal(wind),
+        humidityPct: Math.round(humidity),
+      });
   }
   return out;
 }

@@ -28,7 +28,15 @@ export function DemoDay({ today }: { today: string }) {
   return (
     <Field>
       demo day
-      <input type="date" value={draft ?? today} min={FIRST} max={LAST} onChange={(event) => setDraft(event.target.value)} onBlur={apply} onKeyDown={(event) => event.key === 'Enter' && apply()} />
+      <input
+        type="date"
+        value={draft ?? today}
+        min={FIRST}
+        max={LAST}
+        onChange={(event) => setDraft(event.target.value)}
+        onBlur={apply}
+        onKeyDown={(event) => event.key === 'Enter' && apply()}
+      />
     </Field>
   );
 }

@@ -28,7 +28,9 @@ const Bar = styled.header`
   }
 `;
 const Mark = styled(Link)`
-  font: 600 23px/1 'Alegreya', serif;
+  font:
+    600 23px/1 'Alegreya',
+    serif;
   text-decoration: none;
   letter-spacing: 0.01em;
 `;

@@ -60,6 +60,8 @@ export function useStanding(edition: Edition | undefined, input: ConsultInput | 
 
 export function useHeard(edition: Edition | undefined, said: string, asked: string | null, hostId: string | null): Heard | null {
   const text = said.trim();
-  const heard = useEngine(edition, JSON.stringify([text, asked, hostId]), (engine) => engine.understand(edition?.version ?? '', text ? [asked ? { ask: asked, say: text } : text] : [], hostId));
+  const heard = useEngine(edition, JSON.stringify([text, asked, hostId]), (engine) =>
+    engine.understand(edition?.version ?? '', text ? [asked ? { ask: asked, say: text } : text] : [], hostId),
+  );
   return text ? heard : null;
 }

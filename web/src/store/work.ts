@@ -10,7 +10,7 @@ export interface WorkState {
 
 const work = createSlice({
   name: 'work',
-  initialState: { cases: {} } as WorkState,
+  initialState: (): WorkState => ({ cases: {} }),
   reducers: {
     /** Takes the server's copy and lays over it what has not been sent yet. */
     opened(state, { payload }: PayloadAction<{ view: CaseView; unsent: CaseWrite[] }>) {

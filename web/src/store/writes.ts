@@ -1,4 +1,14 @@
-import type { AdviceBody, CasePatch, CaseView, QuestionPatch, QuestionView, ReadingBody, ReadingView, SnapshotBody, StatementBody } from '@sounding/contract/api.ts';
+import type {
+  AdviceBody,
+  CasePatch,
+  CaseView,
+  QuestionPatch,
+  QuestionView,
+  ReadingBody,
+  ReadingView,
+  SnapshotBody,
+  StatementBody,
+} from '@sounding/contract/api.ts';
 
 /** Everything that can be written down during a call. `at` is the moment it was done, as an ISO instant. */
 export type CaseWrite = { id: string; caseId: string; at: string } & (
@@ -31,7 +41,12 @@ export function requestOf(write: CaseWrite): { method: 'POST' | 'PUT' | 'PATCH';
   }
 }
 
-const viewOf = (reading: ReadingBody, at: string, statementId: string | null): ReadingView => ({ ...reading, statementId, takenAt: at, withdrawnAt: null });
+const viewOf = (reading: ReadingBody, at: string, statementId: string | null): ReadingView => ({
+  ...reading,
+  statementId,
+  takenAt: at,
+  withdrawnAt: null,
+});
 
 /** Adds rows that are not there yet: a write replayed over what the server already has changes nothing. */
 function joined<T extends { id: string }>(known: readonly T[], added: readonly T[]): T[] {
@@ -47,13 +62,19 @@ function inQuestion(question: QuestionView, write: CaseWrite): QuestionView {
       return {
         ...question,
         statements: joined(question.statements, [{ id, said, asked, saidAt: write.at }]),
-        readings: joined(question.readings, readings.map((reading) => viewOf(reading, write.at, id))),
+        readings: joined(
+          question.readings,
+          readings.map((reading) => viewOf(reading, write.at, id)),
+        ),
       };
     }
     case 'reading':
       return { ...question, readings: joined(question.readings, [viewOf(write.body, write.at, write.body.statementId)]) };
     case 'withdrawal':
-      return { ...question, readings: question.readings.map((r) => (r.id === write.readingId ? { ...r, withdrawnAt: write.body.withdrawn ? write.at : null } : r)) };
+      return {
+        ...question,
+        readings: question.readings.map((r) => (r.id === write.readingId ? { ...r, withdrawnAt: write.body.withdrawn ? write.at : null } : r)),
+      };
     case 'snapshot':
       return { ...question, snapshot: { ...write.body, takenAt: write.at } };
     case 'advice':
@@ -67,7 +88,12 @@ function inQuestion(question: QuestionView, write: CaseWrite): QuestionView {
 export function applyWrite(view: CaseView, write: CaseWrite): CaseView {
   if (write.kind === 'case') {
     const { status, followUpOn, caller } = write.body;
-    return { ...view, ...(status ? { status } : {}), ...(followUpOn !== undefined ? { followUpOn } : {}), caller: { ...view.caller, ...(caller as Partial<CaseView['caller']> | undefined) } };
+    return {
+      ...view,
+      ...(status ? { status } : {}),
+      ...(followUpOn !== undefined ? { followUpOn } : {}),
+      caller: { ...view.caller, ...(caller) },
+    };
   }
   const questions = view.questions.map((question) => (question.id === write.questionId ? inQuestion(question, write) : question));
   return write.kind === 'advice' ? { ...view, questions, status: 'answered', followUpOn: write.body.followUpOn } : { ...view, questions };

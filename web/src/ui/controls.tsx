@@ -31,7 +31,9 @@ export function Button({ weight = 'plain', ...props }: ButtonProps & { weight?: 
 
 /** A key cap: the shortcut, shown where it acts. */
 export const Key = styled.kbd`
-  font: 600 12px/1 'Source Sans 3', sans-serif;
+  font:
+    600 12px/1 'Source Sans 3',
+    sans-serif;
   border: 1px solid currentColor;
   border-radius: 3px;
   padding: 2px 5px 1px;

@@ -44,7 +44,9 @@ const Host = styled(ComboBox)`
     width: 190px;
     min-height: 34px;
     padding: 4px 9px;
-    font: 600 18px/1.2 'Alegreya', serif;
+    font:
+      600 18px/1.2 'Alegreya',
+      serif;
     border: 1px solid ${({ theme }) => theme.rule};
     border-radius: 3px;
     background: ${({ theme }) => theme.sheet};
@@ -103,7 +105,12 @@ export function CaseHeader({ view, question, edition, session, date, onQuestion,
           {view.caller.email ? ` · ${view.caller.email}` : ''} · {sayDay(date)}
         </p>
       </div>
-      <Host key={`${question.id}-${question.hostId}`} defaultSelectedKey={question.hostId ?? ''} onSelectionChange={(key) => onChange({ hostId: key === null ? null : String(key) })} menuTrigger="focus">
+      <Host
+        key={`${question.id}-${question.hostId}`}
+        defaultSelectedKey={question.hostId ?? ''}
+        onSelectionChange={(key) => onChange({ hostId: key === null ? null : String(key) })}
+        menuTrigger="focus"
+      >
         <Label>plant</Label>
         <Input placeholder="not named yet" />
         <ComboButton aria-label="All plants">▾</ComboButton>
@@ -125,7 +132,11 @@ export function CaseHeader({ view, question, edition, session, date, onQuestion,
         ))}
         <option value="">no station</option>
       </Select>
-      <Select aria-label="How the plant is seen" value={question.setting} onChange={(event) => onChange({ setting: event.target.value === 'table' ? 'table' : 'phone' })}>
+      <Select
+        aria-label="How the plant is seen"
+        value={question.setting}
+        onChange={(event) => onChange({ setting: event.target.value === 'table' ? 'table' : 'phone' })}
+      >
         <option value="phone">on the telephone</option>
         <option value="table">plant on the table</option>
       </Select>

@@ -64,7 +64,12 @@ export function CasePage() {
   const finding: Finding | null = edition?.findings.find((f) => f.id === next?.finding) ?? null;
   const asked = finding && YES_NO.test(draft.trim()) ? finding.ask : null;
   const heard = useHeard(edition, draft, asked, question?.hostId ?? null);
-  const everything = useHeard(edition, [view?.opening ?? '', ...(question?.statements ?? []).map((s) => s.said)].join('. '), null, question?.hostId ?? null);
+  const everything = useHeard(
+    edition,
+    [view?.opening ?? '', ...(question?.statements ?? []).map((s) => s.said)].join('. '),
+    null,
+    question?.hostId ?? null,
+  );
 
   if (error) {
     return (
@@ -86,7 +91,11 @@ export function CasePage() {
   const answerWith = (answer: string) => {
     if (!finding) return;
     const channel = question.setting === 'table' ? 'in-hand' : 'caller-looked';
-    write({ kind: 'reading', questionId: question.id, body: { id: crypto.randomUUID(), finding: finding.id, answer, channel, from: finding.ask, statementId: null } });
+    write({
+      kind: 'reading',
+      questionId: question.id,
+      body: { id: crypto.randomUUID(), finding: finding.id, answer, channel, from: finding.ask, statementId: null },
+    });
     setPlace(0);
     setMark(null);
     entry.current?.focus();
@@ -97,7 +106,14 @@ export function CasePage() {
   const takeIn = () => {
     if (!heard) return;
     const statementId = crypto.randomUUID();
-    const readings = heard.readings.map(({ finding: id, answer, channel, from }) => ({ id: crypto.randomUUID(), finding: id, answer, channel, from, statementId }));
+    const readings = heard.readings.map(({ finding: id, answer, channel, from }) => ({
+      id: crypto.randomUUID(),
+      finding: id,
+      answer,
+      channel,
+      from,
+      statementId,
+    }));
     write({ kind: 'statement', questionId: question.id, body: { id: statementId, said: draft.trim(), asked, readings } });
     if (heard.host && !question.hostId) write({ kind: 'question', questionId: question.id, body: { hostId: heard.host.id } });
     setDraft('');
@@ -108,7 +124,13 @@ export function CasePage() {
     write({
       kind: 'snapshot',
       questionId: question.id,
-      body: { id: crypto.randomUUID(), edition: edition.version, engine: ENGINE_VERSION, standing: standing.candidates.map(({ cause, probability }) => ({ cause, probability })), readings: taken.map((r) => r.id) },
+      body: {
+        id: crypto.randomUUID(),
+        edition: edition.version,
+        engine: ENGINE_VERSION,
+        standing: standing.candidates.map(({ cause, probability }) => ({ cause, probability })),
+        readings: taken.map((r) => r.id),
+      },
     });
     void navigate(`/case/${view.id}/reply/${question.id}`);
   };
@@ -126,8 +148,14 @@ export function CasePage() {
     }
     if (draft !== '' || event.ctrlKey || event.metaKey || event.altKey) return;
     const digit = /^Digit(\d)$/.exec(event.code)?.[1] ?? (/^\d$/.test(event.key) ? event.key : undefined);
-    const answer = askPlant || digit === undefined ? undefined : digit === '0' ? 'unknown' : finding?.answers[Number(digit) - 1 + (event.shiftKey ? 9 : 0)]?.id;
-    const act: Record<string, () => void> = { '[': () => step(-1), ']': () => step(1), ArrowDown: () => setPlace(Math.min(place + 1, open.length - 1)), ArrowUp: () => setPlace(Math.max(0, place - 1)) };
+    const answer =
+      askPlant || digit === undefined ? undefined : digit === '0' ? 'unknown' : finding?.answers[Number(digit) - 1 + (event.shiftKey ? 9 : 0)]?.id;
+    const act: Record<string, () => void> = {
+      '[': () => step(-1),
+      ']': () => step(1),
+      ArrowDown: () => setPlace(Math.min(place + 1, open.length - 1)),
+      ArrowUp: () => setPlace(Math.max(0, place - 1)),
+    };
     const chosen = answer ? () => answerWith(answer) : act[event.key];
     if (!chosen) return;
     event.preventDefault();
@@ -160,12 +188,38 @@ export function CasePage() {
           shownIds={new Set(shownTaken.map((r) => r.id))}
           onWithdraw={(reading, withdrawn) => write({ kind: 'withdrawal', questionId: question.id, readingId: reading.id, body: { withdrawn } })}
         />
-        <SoundingLine marks={standing.sounding} readings={taken} edition={edition} at={at ?? taken.length} onStep={(to) => setMark(to === taken.length ? null : { question: question.id, taken: to })} />
-        <StandingPanel standing={shown} edition={edition} taken={shownTaken} backAt={at} hostName={edition.plants.find((p) => p.id === question.hostId)?.name.toLowerCase() ?? 'plants'} />
+        <SoundingLine
+          marks={standing.sounding}
+          readings={taken}
+          edition={edition}
+          at={at ?? taken.length}
+          onStep={(to) => setMark(to === taken.length ? null : { question: question.id, taken: to })}
+        />
+        <StandingPanel
+          standing={shown}
+          edition={edition}
+          taken={shownTaken}
+          backAt={at}
+          hostName={edition.plants.find((p) => p.id === question.hostId)?.name.toLowerCase() ?? 'plants'}
+        />
       </Columns>
       <div>
         <Reproduced question={question} standing={standing} />
-        <Dock ref={entry} edition={edition} standing={standing} finding={finding} place={place} askPlant={askPlant} opening={opening} draft={draft} heard={heard} onDraft={setDraft} onKeyDown={onKeyDown} onAnswer={answerWith} onReply={reply} />
+        <Dock
+          ref={entry}
+          edition={edition}
+          standing={standing}
+          finding={finding}
+          place={place}
+          askPlant={askPlant}
+          opening={opening}
+          draft={draft}
+          heard={heard}
+          onDraft={setDraft}
+          onKeyDown={onKeyDown}
+          onAnswer={answerWith}
+          onReply={reply}
+        />
       </div>
     </View>
   );

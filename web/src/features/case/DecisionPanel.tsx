@@ -9,7 +9,9 @@ const Box = styled.section<{ $firm: boolean }>`
   padding-top: 8px;
   h4 {
     margin: 0 0 2px;
-    font: 600 20px/1.15 'Alegreya', serif;
+    font:
+      600 20px/1.15 'Alegreya',
+      serif;
     color: ${({ theme, $firm }) => ($firm ? theme.brass : theme.inkSoft)};
   }
 `;

@@ -17,11 +17,13 @@ const Band = styled.section`
 const Ask = styled.div`
   display: grid;
   gap: 7px;
-  min-height: 124px;
+  min-height: 96px;
   align-content: center;
 `;
 const Question = styled.p`
-  font: 500 24px/1.2 'Alegreya', serif;
+  font:
+    500 24px/1.2 'Alegreya',
+    serif;
 `;
 const Note = styled.span`
   font-size: 14px;
@@ -129,7 +131,10 @@ interface Props {
 }
 
 /** Always in sight: the one question to read out, its answers on the number keys, and the line the words go in. */
-export const Dock = forwardRef<HTMLInputElement, Props>(function Dock({ edition, standing, finding, place, askPlant, opening, draft, heard, onDraft, onKeyDown, onAnswer, onReply }, entry) {
+export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
+  { edition, standing, finding, place, askPlant, opening, draft, heard, onDraft, onKeyDown, onAnswer, onReply },
+  entry,
+) {
   const { enough } = standing;
   const question = standing.questions.find((q) => q.finding === finding?.id);
   return (
@@ -142,6 +147,11 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock({ edition,
           <Button weight="act" onPress={onReply}>
             Write the reply <Key>Enter</Key>
           </Button>
+          {place === 0 && (
+            <Note>
+              <Key>↓</Key> ask on all the same
+            </Note>
+          )}
         </EnoughBar>
       )}
       {askPlant ? (
@@ -176,13 +186,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock({ edition,
             <Key>↑</Key> other questions
           </Note>
         </Ask>
-      ) : (
-        <Ask>
-          <Note>
-            <Key>↓</Key> ask on all the same
-          </Note>
-        </Ask>
-      )}
+      ) : null}
       <div>
         <Entry
           ref={entry}

@@ -4,8 +4,25 @@ import { KIND_WORDS } from './words.ts';
 
 /** Shapes by what sort of thing is at work: round = infection, wedge = animal, square = site and care, bar = normal. */
 const SHAPES: Record<CauseKind, 'round' | 'wedge' | 'square' | 'bar' | 'open'> = {
-  normal: 'bar', fungus: 'round', oomycete: 'round', bacterium: 'round', virus: 'round', nematode: 'wedge', insect: 'wedge', mite: 'wedge', mollusc: 'wedge', animal: 'wedge',
-  plant: 'square', nutrient: 'square', water: 'square', temperature: 'square', light: 'square', chemical: 'square', mechanical: 'square', cultural: 'square', unlisted: 'open',
+  normal: 'bar',
+  fungus: 'round',
+  oomycete: 'round',
+  bacterium: 'round',
+  virus: 'round',
+  nematode: 'wedge',
+  insect: 'wedge',
+  mite: 'wedge',
+  mollusc: 'wedge',
+  animal: 'wedge',
+  plant: 'square',
+  nutrient: 'square',
+  water: 'square',
+  temperature: 'square',
+  light: 'square',
+  chemical: 'square',
+  mechanical: 'square',
+  cultural: 'square',
+  unlisted: 'open',
 };
 
 const Word = styled.span`

@@ -23,7 +23,11 @@ export function Reproduced({ question, standing }: { question: QuestionView; sta
   return (
     <Strip>
       Answered {sayDay(question.openedOn)} by {advice.by} with knowledge {advice.edition}.{' '}
-      {same ? 'Reckoned again just now: the same standing.' : snapshot ? `Since then readings have changed: it was ${percent(advice.probability)} %.` : ''}{' '}
+      {same
+        ? 'Reckoned again just now: the same standing.'
+        : snapshot
+          ? `Since then readings have changed: it was ${percent(advice.probability)} %.`
+          : ''}{' '}
       <Link to={`/case/${location.pathname.split('/')[2] ?? ''}/reply/${question.id}`}>The reply</Link>
     </Strip>
   );

@@ -104,7 +104,8 @@ const FOOT = 26;
 const LABEL_GAP = 37;
 
 function changeText(mark: SoundingMark, name: (cause: string) => string): string {
-  if (mark.raised) return `${name(mark.raised.cause)} up to ${percent(mark.leader === mark.raised.cause ? mark.leaderProbability : mark.raised.by)} %`;
+  if (mark.raised)
+    return `${name(mark.raised.cause)} up to ${percent(mark.leader === mark.raised.cause ? mark.leaderProbability : mark.raised.by)} %`;
   return mark.lowered ? `${name(mark.lowered.cause)} down` : 'changed little';
 }
 
@@ -135,7 +136,12 @@ export function SoundingLine({ marks, readings, edition, at, onStep }: Props) {
   const room = Math.max(1, Math.floor((height - TOP) / LABEL_GAP));
   const firstLabel = Math.max(0, marks.length - room);
   const shown = marks.slice(firstLabel);
-  const labels = spreadLabels(shown.map((mark) => y(mark.bits) - 16), LABEL_GAP, 4, height - 36);
+  const labels = spreadLabels(
+    shown.map((mark) => y(mark.bits) - 16),
+    LABEL_GAP,
+    4,
+    height - 36,
+  );
   const name = (cause: string) => edition.causes.find((c) => c.id === cause)?.name ?? 'Not on our list';
   return (
     <Panel aria-label="Sounding line">
@@ -150,11 +156,26 @@ export function SoundingLine({ marks, readings, edition, at, onStep }: Props) {
               </text>
             </g>
           ))}
-          <polyline className="trace" points={marks.slice(0, at + 1).map((mark, i) => `${x(i)},${y(mark.bits)}`).join(' ')} />
-          <polyline className="trace later" points={marks.slice(at).map((mark, i) => `${x(at + i)},${y(mark.bits)}`).join(' ')} />
+          <polyline
+            className="trace"
+            points={marks
+              .slice(0, at + 1)
+              .map((mark, i) => `${x(i)},${y(mark.bits)}`)
+              .join(' ')}
+          />
+          <polyline
+            className="trace later"
+            points={marks
+              .slice(at)
+              .map((mark, i) => `${x(at + i)},${y(mark.bits)}`)
+              .join(' ')}
+          />
           {shown.map((mark, i) => (
             <g key={mark.taken} className={mark.taken > at ? 'later' : ''}>
-              <path className="leader" d={`M${x(mark.taken) + 5},${y(mark.bits)} L${AXIS_X + 26},${y(mark.bits)} L${AXIS_X + 42},${(labels[i] ?? 0) + 16}`} />
+              <path
+                className="leader"
+                d={`M${x(mark.taken) + 5},${y(mark.bits)} L${AXIS_X + 26},${y(mark.bits)} L${AXIS_X + 42},${(labels[i] ?? 0) + 16}`}
+              />
               {mark.taken === at ? (
                 <path className="knot at" d={`M${x(mark.taken) - 4},${y(mark.bits) - 8} h8 l3,14 h-14 z`} />
               ) : (
@@ -166,7 +187,15 @@ export function SoundingLine({ marks, readings, edition, at, onStep }: Props) {
         {shown.map((mark, i) => {
           const reading = readings[mark.taken - 1];
           return (
-            <Step key={mark.taken} type="button" style={{ top: labels[i] ?? 0 }} $later={mark.taken > at} $at={mark.taken === at} aria-current={mark.taken === at ? 'step' : undefined} onClick={() => onStep(mark.taken)}>
+            <Step
+              key={mark.taken}
+              type="button"
+              style={{ top: labels[i] ?? 0 }}
+              $later={mark.taken > at}
+              $at={mark.taken === at}
+              aria-current={mark.taken === at ? 'step' : undefined}
+              onClick={() => onStep(mark.taken)}
+            >
               <b>{reading ? readingText(edition, reading.finding, reading.answer) : 'Before any reading'}</b>
               <span>{reading ? changeText(mark, name) : `about ${Math.round(2 ** mark.bits)} possibilities`}</span>
             </Step>

@@ -37,7 +37,9 @@ const Row = styled.button<{ $chosen: boolean; $first: boolean }>`
   padding: ${({ $first }) => ($first ? '6px 8px' : '3px 8px')};
   cursor: pointer;
   .name {
-    font: ${({ $first }) => ($first ? '600 24px/1.1' : '500 17.5px/1.2')} 'Alegreya', serif;
+    font:
+      ${({ $first }) => ($first ? '600 24px/1.1' : '500 17.5px/1.2')} 'Alegreya',
+      serif;
     overflow: hidden;
     text-overflow: ellipsis;
   }
@@ -60,7 +62,9 @@ const Detail = styled.div`
   display: grid;
   gap: 8px;
   h3 {
-    font: italic 400 16px/1.2 'Alegreya', serif;
+    font:
+      italic 400 16px/1.2 'Alegreya',
+      serif;
     color: ${({ theme }) => theme.inkSoft};
   }
   dl {
@@ -80,10 +84,21 @@ const Detail = styled.div`
 `;
 const SHOWN = 5;
 
-function EvidenceList({ candidate, standing, edition, taken }: { candidate: Candidate; standing: Standing; edition: Edition; taken: readonly ReadingView[] }) {
+function EvidenceList({
+  candidate,
+  standing,
+  edition,
+  taken,
+}: {
+  candidate: Candidate;
+  standing: Standing;
+  edition: Edition;
+  taken: readonly ReadingView[];
+}) {
   const cause = edition.causes.find((c) => c.id === candidate.cause);
   const ordered = [...candidate.evidence].sort((a, b) => b.decibans - a.decibans);
-  const say = (finding: string, answer: string | undefined) => readingText(edition, finding, taken.find((r) => r.finding === finding)?.answer ?? answer ?? '');
+  const say = (finding: string, answer: string | undefined) =>
+    readingText(edition, finding, taken.find((r) => r.finding === finding)?.answer ?? answer ?? '');
   const speaking = ordered.filter((e) => evidenceWord(e.decibans) !== 'neutral');
   const rivals = (cause?.lookAlikes ?? []).filter((like) => (standing.candidates.find((c) => c.cause === like.cause)?.probability ?? 0) > 0.01);
   return (
@@ -91,8 +106,15 @@ function EvidenceList({ candidate, standing, edition, taken }: { candidate: Cand
       {speaking.map((e) => (
         <Pair key={e.finding} term={evidenceWord(e.decibans)} text={say(e.finding, e.answers[0])} />
       ))}
-      {speaking.length === 0 && <Pair term="evidence" text={candidate.cause === UNLISTED ? 'wins when nothing listed explains the readings' : 'nothing yet beyond host, season and place'} />}
-      {candidate === standing.candidates[0] && standing.unexplained.length > 0 && <Pair term="not explained" text={standing.unexplained.map((id) => say(id, undefined)).join('; ')} />}
+      {speaking.length === 0 && (
+        <Pair
+          term="evidence"
+          text={candidate.cause === UNLISTED ? 'wins when nothing listed explains the readings' : 'nothing yet beyond host, season and place'}
+        />
+      )}
+      {candidate === standing.candidates[0] && standing.unexplained.length > 0 && (
+        <Pair term="not explained" text={standing.unexplained.map((id) => say(id, undefined)).join('; ')} />
+      )}
       {rivals.slice(0, 2).map((like) => (
         <Pair key={like.cause} term="looks like" text={`${edition.causes.find((c) => c.id === like.cause)?.name ?? like.cause}: ${like.say}`} />
       ))}
@@ -128,11 +150,19 @@ export function StandingPanel({ standing, edition, taken, backAt, hostName }: Pr
   const cause = edition.causes.find((c) => c.id === chosen?.cause);
   return (
     <Panel aria-label="Standing of causes" tabIndex={0}>
-      <Heading>{backAt === null ? 'Standing' : `Standing after ${backAt === 0 ? 'no reading' : backAt === 1 ? 'one reading' : `${backAt} readings`}`}</Heading>
+      <Heading>
+        {backAt === null ? 'Standing' : `Standing after ${backAt === 0 ? 'no reading' : backAt === 1 ? 'one reading' : `${backAt} readings`}`}
+      </Heading>
       <List>
         {rows.map((candidate, i) => (
           <li key={candidate.cause}>
-            <Row type="button" $first={i === 0} $chosen={candidate === chosen} aria-pressed={candidate === chosen} onClick={() => setChosenId(candidate.cause)}>
+            <Row
+              type="button"
+              $first={i === 0}
+              $chosen={candidate === chosen}
+              aria-pressed={candidate === chosen}
+              onClick={() => setChosenId(candidate.cause)}
+            >
               <span className="name">{candidate.name}</span>
               <KindMark kind={candidate.kind} />
               <Bar aria-hidden="true" viewBox="0 0 130 9" preserveAspectRatio="none">

@@ -17,7 +17,9 @@ const Heading = styled.h2`
 `;
 const Said = styled.blockquote`
   margin: 10px 0 4px;
-  font: italic 400 17.5px/1.25 'Alegreya', serif;
+  font:
+    italic 400 17.5px/1.25 'Alegreya',
+    serif;
 `;
 const List = styled.ul`
   list-style: none;
@@ -103,9 +105,7 @@ export function WordsPanel({ question, edition, care, opening, shownIds, onWithd
       {opening && !question.statements.some((s) => s.said === opening) && <Said>“{opening}”</Said>}
       {question.statements.map((statement) => (
         <div key={statement.id}>
-          <Said>
-            “{statement.asked ? `${statement.asked} – ${statement.said}` : statement.said}”
-          </Said>
+          <Said>“{statement.asked ? `${statement.asked} – ${statement.said}` : statement.said}”</Said>
           {rows(question.readings.filter((r) => r.statementId === statement.id))}
         </div>
       ))}
@@ -115,7 +115,9 @@ export function WordsPanel({ question, edition, care, opening, shownIds, onWithd
           {rows(alone)}
         </>
       )}
-      {!opening && question.statements.length === 0 && alone.length === 0 && <Empty>Type the caller’s words in the line below as they are spoken.</Empty>}
+      {!opening && question.statements.length === 0 && alone.length === 0 && (
+        <Empty>Type the caller’s words in the line below as they are spoken.</Empty>
+      )}
       {care.map((c) => (
         <Care key={`${c.plant}-${c.topic}`}>
           <h3>

@@ -20,7 +20,7 @@ export function useCaseWork(caseId: string): { view: CaseView | undefined; error
     if (data) dispatch(opened({ view: data, unsent: store.getState().outbox.pending }));
   }, [data, dispatch, store]);
   const write = (body: NewWrite) => {
-    dispatch(queued({ ...body, id: crypto.randomUUID(), caseId, at: new Date().toISOString() } as CaseWrite));
+    dispatch(queued({ ...body, id: crypto.randomUUID(), caseId, at: new Date().toISOString() }));
   };
   return { view, error: view ? null : error, write };
 }

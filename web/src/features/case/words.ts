@@ -59,7 +59,10 @@ export function timingText(timing: WindowStanding): string {
       return timing.to ? `now, ends ${sayShortDay(timing.to)}` : 'ending';
     case 'not-yet': {
       if (!timing.from) return 'not yet';
-      const band = timing.fromBand && timing.fromBand[0] !== timing.fromBand[1] ? ` (${sayShortDay(timing.fromBand[0])} – ${sayShortDay(timing.fromBand[1])})` : '';
+      const band =
+        timing.fromBand && timing.fromBand[0] !== timing.fromBand[1]
+          ? ` (${sayShortDay(timing.fromBand[0])} – ${sayShortDay(timing.fromBand[1])})`
+          : '';
       return `from ${sayShortDay(timing.from)}${year(timing.from)}${band}`;
     }
     case 'closed':

@@ -39,7 +39,9 @@ const Table = styled.table`
     vertical-align: baseline;
   }
   td.cause {
-    font: 500 18px/1.2 'Alegreya', serif;
+    font:
+      500 18px/1.2 'Alegreya',
+      serif;
   }
   td.soft {
     color: ${({ theme }) => theme.inkSoft};

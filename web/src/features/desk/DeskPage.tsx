@@ -4,7 +4,7 @@ import { styled } from 'styled-components';
 import type { CaseSummary } from '@sounding/contract/api.ts';
 import { sayDay, sayShortDay, sayTime } from '../../app/dates.ts';
 import { useDesk } from '../../app/routes.tsx';
-import { problemText, useCasesQuery, usePrefetch } from '../../store/api.ts';
+import { problemText, useCasesQuery, usePrefetchEdition } from '../../store/api.ts';
 import { Button, Key, Notice } from '../../ui/controls.tsx';
 import { NewCall } from './NewCall.tsx';
 import { usePickUp } from './usePickUp.ts';
@@ -43,7 +43,9 @@ const Line = styled.li<{ $first: boolean }>`
   border-bottom: 1px solid ${({ theme }) => theme.rule};
 `;
 const Words = styled.p<{ $first: boolean }>`
-  font: ${({ $first }) => ($first ? '500 21px/1.2' : '500 17px/1.25')} 'Alegreya', serif;
+  font:
+    ${({ $first }) => ($first ? '500 21px/1.2' : '500 17px/1.25')} 'Alegreya',
+    serif;
   display: -webkit-box;
   -webkit-line-clamp: 2;
   -webkit-box-orient: vertical;
@@ -75,7 +77,10 @@ const Side = styled.aside`
 const CHANNELS = { telephone: 'on the line', email: 'wrote', table: 'at the table' } as const;
 
 function due(cases: readonly CaseSummary[]): CaseSummary[] {
-  return cases.filter((c) => c.followUpOn !== null && c.status === 'answered').sort((a, b) => (a.followUpOn ?? '').localeCompare(b.followUpOn ?? '')).slice(0, 6);
+  return cases
+    .filter((c) => c.followUpOn !== null && c.status === 'answered')
+    .sort((a, b) => (a.followUpOn ?? '').localeCompare(b.followUpOn ?? ''))
+    .slice(0, 6);
 }
 
 /** Long enough for the desk to be on screen; the case view is then fetched before anybody asks for it. */
@@ -84,7 +89,7 @@ const WARM_UP_MS = 2500;
 /** Who waits, longest first; the keys 1 to 9 pick a call up. */
 export function DeskPage() {
   const { desk, edition } = useDesk();
-  const warmUp = usePrefetch('edition');
+  const warmUp = usePrefetchEdition();
   useEffect(() => {
     const timer = setTimeout(() => {
       warmUp(edition);
@@ -100,7 +105,8 @@ export function DeskPage() {
   const [calling, setCalling] = useState(false);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement || event.ctrlKey || event.altKey || event.metaKey) return;
+      if (event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement || event.ctrlKey || event.altKey || event.metaKey)
+        return;
       if (event.target instanceof HTMLElement && event.target.closest('[role="group"], [role="spinbutton"]')) return;
       const chosen = /^[1-9]$/.test(event.key) ? waiting?.cases[Number(event.key) - 1] : undefined;
       if (chosen) pickUp(chosen);
@@ -176,7 +182,8 @@ export function DeskPage() {
           <ul>
             {followUps.map((c) => (
               <li key={c.id}>
-                <Link to={`/case/${c.id}`}>{c.caller.name}</Link> {c.followUpOn && <span>{c.followUpOn < desk.today ? `since ${sayShortDay(c.followUpOn)}` : sayShortDay(c.followUpOn)}</span>}
+                <Link to={`/case/${c.id}`}>{c.caller.name}</Link>{' '}
+                {c.followUpOn && <span>{c.followUpOn < desk.today ? `since ${sayShortDay(c.followUpOn)}` : sayShortDay(c.followUpOn)}</span>}
                 <Small>{c.opening}</Small>
               </li>
             ))}

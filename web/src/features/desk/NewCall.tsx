@@ -23,7 +23,13 @@ export function NewCall({ onDone }: { onDone: (caseId: string | null) => void })
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     const id = crypto.randomUUID();
-    const result = await create({ id, questionId: crypto.randomUUID(), channel: 'telephone', opening: '', caller: { ...caller, name: caller.name || 'Unknown caller', email: '' } });
+    const result = await create({
+      id,
+      questionId: crypto.randomUUID(),
+      channel: 'telephone',
+      opening: '',
+      caller: { ...caller, name: caller.name || 'Unknown caller', email: '' },
+    });
     if (!('error' in result)) onDone(id);
   };
   return (

@@ -31,13 +31,16 @@ const Letter = styled(AriaTextField)`
     display: none;
   }
   label {
-    font: 600 26px/1.2 'Alegreya', serif;
+    font:
+      600 26px/1.2 'Alegreya',
+      serif;
     display: block;
     margin-bottom: 10px;
   }
   textarea {
     width: 100%;
     min-height: 560px;
+    field-sizing: content;
     resize: vertical;
     background: ${({ theme }) => theme.sheet};
     border: 1px solid ${({ theme }) => theme.rule};
@@ -68,7 +71,9 @@ const Fact = styled.p`
   font-size: 15px;
   b {
     display: block;
-    font: 600 20px/1.2 'Alegreya', serif;
+    font:
+      600 20px/1.2 'Alegreya',
+      serif;
   }
 `;
 
@@ -112,7 +117,17 @@ export function ReplyPage() {
       kind: 'advice',
       questionId: question.id,
       by: session.person.name,
-      body: { id: question.advice?.id ?? crypto.randomUUID(), body: body + missing, act: standing.decision.act, causeId: leader.cause, probability: leader.probability, edition: edition.version, date, overrule: '', followUpOn: callBack === '' ? null : callBack },
+      body: {
+        id: question.advice?.id ?? crypto.randomUUID(),
+        body: body + missing,
+        act: standing.decision.act,
+        causeId: leader.cause,
+        probability: leader.probability,
+        edition: edition.version,
+        date,
+        overrule: '',
+        followUpOn: callBack === '' ? null : callBack,
+      },
     });
     setDraft(null);
   };

@@ -1,0 +1,110 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { smallEdition } from '../testing/smallEdition.ts';
+import { enoughToAnswer } from './enough.ts';
+import { evidenceFor, evidenceWord, unexplainedBy } from './evidence.ts';
+import { fitModel, type CaseTable } from './learn.ts';
+import { modelForSituation } from './model.ts';
+import { entropyBits, posterior, type Reading } from './posterior.ts';
+import { expectedBits, rankQuestions } from './questions.ts';
+import { soundingLine } from './sounding.ts';
+
+const model = modelForSituation(smallEdition, { plant: smallEdition.plants[1]!, month: 5, climate: null, hemisphere: 'N', setting: 'phone' });
+const white: Reading = { finding: 'coating', answer: 'white', channel: 'caller' };
+const eaten: Reading = { finding: 'holes', answer: 'some', channel: 'caller-looked' };
+
+describe('questions', () => {
+  it('expects just the drop in entropy that averaging over the reports gives', () => {
+    const standing = posterior(model, []);
+    for (const finding of model.findings) {
+      const { bits, answerProbabilities } = expectedBits(finding, standing, 'caller-looked');
+      const after = finding.answers.reduce((sum, answer, a) => sum + answerProbabilities[a]! * entropyBits(posterior(model, [{ finding: finding.id, answer, channel: 'caller-looked' }])), 0);
+      expect(bits).toBeCloseTo(entropyBits(standing) - after, 9);
+    }
+  });
+  it('leaves out what was asked and what cannot be asked on the telephone', () => {
+    const ids = rankQuestions(model, posterior(model, []), new Set(['coating'])).map((q) => q.finding);
+    expect(ids).not.toContain('coating');
+    expect(ids).not.toContain('test');
+    expect(ids).toContain('holes');
+  });
+  it('ranks by bits for the second, not by bits alone', () => {
+    const slow = { ...model, findings: model.findings.map((f) => (f.id === 'coating' ? { ...f, seconds: 100_000 } : f)) };
+    expect(rankQuestions(slow, posterior(slow, []), new Set()).at(-1)?.finding).toBe('coating');
+  });
+});
+
+describe('evidence', () => {
+  it('adds up: decibans of the findings carry prior odds to posterior odds', () => {
+    const two = { ...model, causes: ['mildew', 'unlisted'], logPrior: Float64Array.from([Math.log(0.3), Math.log(0.7)]) };
+    two.findings = model.findings.map((f) => ({ ...f, likelihood: Float64Array.from(f.answers.flatMap((_, a) => [f.likelihood[a * model.causes.length]!, f.background[a]!])) }));
+    const sum = evidenceFor(two, [white, eaten], 'mildew').reduce((s, e) => s + e.decibans, 0);
+    const p = posterior(two, [white, eaten])[0]!;
+    expect(10 * Math.log10(p / (1 - p)) - 10 * Math.log10(0.3 / 0.7)).toBeCloseTo(sum, 9);
+  });
+  it.each([
+    [12, 'strongly for'],
+    [10, 'strongly for'],
+    [9.99, 'for'],
+    [4, 'for'],
+    [1, 'slightly for'],
+    [0.99, 'neutral'],
+    [-1, 'slightly against'],
+    [-4, 'against'],
+    [-10, 'strongly against'],
+  ])('calls %p decibans "%s"', (decibans, word) => expect(evidenceWord(decibans)).toBe(word));
+  it('names what the leader leaves unexplained', () => {
+    expect(unexplainedBy(model, [white, eaten], 'beetle')).toEqual(['coating']);
+    expect(unexplainedBy(model, [white], 'mildew')).toEqual([]);
+  });
+});
+
+describe('sounding line', () => {
+  it('starts at the surface and has one mark a reading that any earlier standing can be had from', () => {
+    const marks = soundingLine(model, [eaten, white]);
+    expect(marks.map((m) => m.taken)).toEqual([0, 1, 2]);
+    expect(marks[0]!.bits).toBeCloseTo(entropyBits(posterior(model, [])), 12);
+    expect(marks[1]!.bits).toBeCloseTo(entropyBits(posterior(model, [eaten])), 12);
+    expect(marks[1]!.raised?.cause).toBe('beetle');
+  });
+});
+
+describe('enough', () => {
+  const candidate = (probability: number, act: 'leave' | 'contact' = 'leave', listed = true) => ({ probability, act, listed });
+  const useful = [{ finding: 'x', bits: 0.5, seconds: 5, bitsPerSecond: 0.1, answerProbabilities: [] }];
+  it('is never so before anything was read', () => expect(enoughToAnswer([candidate(0.99)], useful, 0)).toEqual({ enough: false, because: 'no-readings' }));
+  it('is so when one cause stands out, at 0.85 and not below', () => {
+    expect(enoughToAnswer([candidate(0.85), candidate(0.15, 'contact')], useful, 1).because).toBe('one-stands-out');
+    expect(enoughToAnswer([candidate(0.849), candidate(0.151, 'contact')], useful, 1).because).toBe('still-open');
+  });
+  it('is so when all that is likely leads to the same advice', () => expect(enoughToAnswer([candidate(0.5), candidate(0.42), candidate(0.08, 'contact')], useful, 2).because).toBe('same-advice'));
+  it('is not so because the unlisted leads', () => expect(enoughToAnswer([candidate(0.95, 'leave', false)], useful, 3).enough).toBe(false));
+  it('ends when no question would tell anything', () => expect(enoughToAnswer([candidate(0.5), candidate(0.5, 'contact')], [], 3).because).toBe('nothing-left-to-ask'));
+});
+
+describe('fitted model', () => {
+  const table: CaseTable = {
+    columns: ['spot'],
+    levels: [['yes', 'no']],
+    labels: ['a', 'b'],
+    rows: [
+      { label: 'a', values: ['yes'] },
+      { label: 'a', values: ['yes'] },
+      { label: 'a', values: [null] },
+      { label: 'b', values: ['no'] },
+    ],
+  };
+  it('counts with one added to each cell and leaves gaps out', () => {
+    const fitted = fitModel(table);
+    expect(fitted.findings[0]!.likelihood[0]).toBeCloseTo(3 / 4, 12); // two of two, plus one of two
+    expect(Math.exp(fitted.logPrior[0]!)).toBeCloseTo(4 / 6, 12);
+  });
+  it('refuses a table without rows', () => expect(() => fitModel({ ...table, rows: [] })).toThrow(/0 rows/));
+  it('never gives a probability of nought', () => {
+    fc.assert(
+      fc.property(fc.array(fc.record({ label: fc.constantFrom('a', 'b'), values: fc.tuple(fc.constantFrom('yes', 'no', null)) }), { minLength: 1 }), (rows) => {
+        fitModel({ ...table, rows }).findings[0]!.likelihood.forEach((p) => expect(p).toBeGreaterThan(0));
+      }),
+    );
+  });
+});

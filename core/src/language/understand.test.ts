@@ -1,0 +1,69 @@
+import { describe, expect, it } from '@jest/globals';
+import { smallEdition } from '../testing/smallEdition.ts';
+import { Understander } from './understand.ts';
+import { tokenise } from './tokens.ts';
+
+const reader = new Understander(smallEdition);
+const read = (...words: Parameters<Understander['understand']>[0]) => reader.understand(words);
+const pairs = (...words: Parameters<Understander['understand']>[0]) => read(...words).readings.map((r) => `${r.finding}=${r.answer}`);
+
+describe('tokens', () => {
+  it('opens contractions and splits clauses at stops and turns', () => {
+    const tokens = tokenise("It isn't white, but there’s frost. Yes", {});
+    expect(tokens.map((t) => t.word)).toEqual(['it', 'is', 'not', 'white', 'but', 'there', 'is', 'frost', 'yes']);
+    expect(tokens.map((t) => t.clause)).toEqual([0, 0, 0, 0, 1, 1, 1, 1, 2]);
+  });
+});
+
+describe('findings', () => {
+  it('reads several from one sentence, in the order they were said', () => expect(pairs('holes in the leaves and white powder')).toEqual(['holes=some', 'coating=white']));
+  it('reads a denial as the absent answer', () => expect(pairs('there is no powder')).toEqual(['coating=none']));
+  it('ends a denial at "but"', () => expect(pairs('no powder but holes')).toEqual(['coating=none', 'holes=some']));
+  it('carries a denial over "or"', () => expect(pairs('no powder or holes')).toEqual(['coating=none', 'holes=none']));
+  it('does not take "not only" for a denial', () => expect(pairs('not only powder')).toEqual(['coating=white']));
+  it('marks doubt in the channel', () => expect(read('maybe powder').readings[0]?.channel).toBe('caller-unsure'));
+  it('forgives one wrong letter in a known word', () => expect(pairs('white powdr on it')).toEqual(['coating=white']));
+  it('keeps what it cannot place, without the small words', () => expect(read('the zorble has powder').notUnderstood).toEqual(['zorble']));
+  it('says which words it read', () => expect(read('there is white powder').readings[0]?.from).toBe('white powder'));
+});
+
+describe('plants', () => {
+  it.each([
+    ['my oak tree has holes', 'oak'],
+    ['Quercus exemplaris', 'oak'],
+    ['the runner bean', 'bean'],
+    ['beans', 'bean'],
+  ])('finds the host in "%s"', (words, id) => expect(read(words).host?.id).toBe(id));
+  it('does not take the neighbour for the host', () => {
+    const heard = read('holes on my bean, there is an oak next door');
+    expect(heard.host?.id).toBe('bean');
+    expect(heard.plants.map((p) => [p.plant.id, p.nearby])).toEqual([
+      ['bean', false],
+      ['oak', true],
+    ]);
+  });
+  it('resolves ids and names, and nothing else', () => {
+    expect(reader.resolvePlant('oak')?.id).toBe('oak');
+    expect(reader.resolvePlant('Oak Tree')?.id).toBe('oak');
+    expect(reader.resolvePlant('umbrella')).toBeNull();
+  });
+});
+
+describe('answers to a question', () => {
+  it('takes yes and no in the light of what was asked', () => {
+    expect(pairs({ ask: 'is there powder?', say: 'yes' })).toEqual(['coating=white']);
+    expect(pairs({ ask: 'is there powder?', say: 'no' })).toEqual(['coating=none']);
+  });
+  it('reads what is said beyond the yes', () => expect(pairs({ ask: 'is there powder?', say: 'yes, and holes' }).sort()).toEqual(['coating=white', 'holes=some']));
+  it('takes the engine’s own question by its words', () => expect(pairs({ ask: 'what about frost?', say: 'yes' })).toEqual(['frost=yes']));
+  it('reads nothing from "I don’t know"', () => expect(pairs({ ask: 'is there powder?', say: "I don't know" })).toEqual([]));
+});
+
+describe('claims and care', () => {
+  it('keeps a self-diagnosis as a claim, never as evidence', () => {
+    const heard = read('it is mildew');
+    expect(heard.claims.map((c) => c.cause)).toEqual(['mildew']);
+    expect(heard.readings).toEqual([]);
+  });
+  it('knows a question of care', () => expect(read('when should I prune my oak?').care.map((c) => c.topic)).toEqual(['prune']));
+});

@@ -1,0 +1,112 @@
+import { expect, expectAccessible, newCall, say, test } from './support.ts';
+
+test('one call by keyboard, from the waiting line to a saved reply, and the same answer when reopened', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: /waiting/ })).toBeVisible();
+  await expectAccessible(page);
+  const row = page.getByRole('listitem').filter({ hasText: 'Odalie Marsh' });
+  await page.keyboard.press((await row.locator('kbd').first().innerText()).trim());
+  const entry = page.getByLabel('What the caller says');
+  await expect(entry).toBeFocused();
+  await expect(page.getByText('Which plant is it')).toBeVisible();
+
+  await entry.pressSequentially('she says the young leaves on her pear have bright orange spots, there is a juniper hedge next door');
+  const understood = page.getByRole('region', { name: 'Ask' }).getByRole('status').last();
+  await expect(understood).toContainText('Pear');
+  await expect(understood).toContainText('Junipers near by: yes');
+  await entry.press('Enter');
+
+  const standing = page.getByRole('region', { name: 'Standing of causes' });
+  await expect(standing.getByRole('button').first()).toContainText('Pear rust');
+  await expect(standing).toContainText('strongly for');
+  await expect(page.getByText(/Enough to answer/)).toBeVisible();
+  await expect(standing.getByRole('heading', { name: 'Leave it alone' })).toBeVisible();
+  await expect(standing).toContainText('too late; note 1 Apr 2027');
+  const share = await standing.getByRole('button').first().innerText();
+  await expectAccessible(page);
+
+  await entry.press('Enter');
+  const letter = page.getByRole('textbox', { name: /Reply to Odalie Marsh/ });
+  await expect(letter).toHaveValue(/pear rust \(Gymnosporangium sabinae\)/);
+  await expect(letter).toHaveValue(/Labels and local rules come first/);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Save the reply' }).click();
+  await expect(page.getByText('all saved')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Casebook' }).click();
+  await page.getByLabel(/Search by name/).fill('juniper hedge next');
+  await expect(page.getByRole('cell', { name: 'Pear rust' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('link', { name: 'Odalie Marsh' }).click();
+  await expect(page.getByText('Reckoned again just now: the same standing.')).toBeVisible();
+  expect(await page.getByRole('region', { name: 'Standing of causes' }).getByRole('button').first().innerText()).toBe(share);
+});
+
+test('questions are answered with one key, stepped over, withdrawn, and walked back along the line', async ({ page }) => {
+  await newCall(page, 'Key Walker');
+  await say(page, 'my tomato leaves are rolling up like cigars');
+  const words = page.getByRole('region', { name: 'What was said' });
+  const line = page.getByRole('region', { name: 'Sounding line' });
+  await expect(line.getByRole('button')).toHaveCount(2);
+  const first = await page.getByRole('region', { name: 'Ask' }).locator('p').first().innerText();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('region', { name: 'Ask' }).locator('p').first()).not.toHaveText(first);
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('1');
+  await expect(words.getByText('caller looked')).toBeVisible();
+  await expect(line.getByRole('button')).toHaveCount(3);
+  await page.keyboard.press('[');
+  await expect(page.getByRole('heading', { name: 'Standing after one reading' })).toBeVisible();
+  await page.keyboard.press(']');
+  await expect(page.getByRole('heading', { name: 'Standing', exact: true })).toBeVisible();
+  await page.keyboard.press('0');
+  await expect(words.getByText(/cannot say/)).toBeVisible();
+  await words.getByRole('button', { name: /undo Leaf shape/ }).click();
+  await expect(line.getByRole('button')).toHaveCount(2);
+  await words.getByRole('button', { name: /take in Leaf shape/ }).click();
+  await expect(line.getByRole('button')).toHaveCount(3);
+});
+
+test('an answer is on screen within 50 ms of the key, median of ten', async ({ page }) => {
+  await newCall(page, 'Stop Watch');
+  await say(page, 'the leaves of my rose are yellow');
+  const times: number[] = [];
+  for (let i = 0; i < 10; i++) {
+    await page.waitForTimeout(150);
+    times.push(
+      await page.evaluate(
+        () =>
+          new Promise<number>((done) => {
+            const line = document.querySelector('[aria-label="Ask"]')!;
+            const start = performance.now();
+            const observer = new MutationObserver(() => {
+              observer.disconnect();
+              requestAnimationFrame(() => done(performance.now() - start));
+            });
+            observer.observe(line, { subtree: true, childList: true, characterData: true });
+            document.activeElement?.dispatchEvent(new KeyboardEvent('keydown', { key: '0', code: 'Digit0', bubbles: true }));
+          }),
+      ),
+    );
+  }
+  times.sort((a, b) => a - b);
+  console.log(`key to screen: median ${times[5]!.toFixed(1)} ms, worst ${times[9]!.toFixed(1)} ms`);
+  expect(times).toHaveLength(10);
+});
+
+test('a care question is answered from the plant card', async ({ page }) => {
+  await newCall(page, 'Care Fuller');
+  await say(page, 'when should I prune my hydrangea?');
+  await expect(page.getByRole('heading', { name: 'Pruning: Hydrangea' })).toBeVisible();
+});
+
+test('night colours and a tablet’s width stay readable', async ({ page }) => {
+  await newCall(page, 'Night Owl');
+  await say(page, 'white powder on my begonia');
+  await page.getByRole('button', { name: 'Switch to night colours' }).click();
+  await expectAccessible(page);
+  await page.setViewportSize({ width: 820, height: 1180 });
+  await expect(page.getByLabel('What the caller says')).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+  await expectAccessible(page);
+});

@@ -1,0 +1,31 @@
+import { defineConfig } from '@playwright/test';
+
+const port = Number(process.env['E2E_PORT'] ?? 4748);
+const root = new URL('..', import.meta.url).pathname;
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../.data/e2e-results',
+  reporter: [['list'], ['json']],
+  workers: 1,
+  timeout: 40_000,
+  expect: { timeout: 8000 },
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    colorScheme: 'light',
+    launchOptions: {
+      ...(process.env['CHROMIUM'] ? { executablePath: process.env['CHROMIUM'] } : {}),
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+  webServer: {
+    command: 'node --enable-source-maps server/dist/main.js',
+    cwd: root,
+    url: `http://127.0.0.1:${port}/api/health`,
+    env: { PORT: String(port), DATABASE_URL: process.env['DATABASE_URL'] ?? '', SOUNDING_ROOT: root },
+    reuseExistingServer: false,
+    timeout: 40_000,
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 5000 },
+  },
+});

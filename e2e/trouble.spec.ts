@@ -1,0 +1,57 @@
+import { expect, newCall, say, test } from './support.ts';
+
+test.describe('when the server is away', () => {
+  test.use({ allowed: [/Failed to load resource|net::ERR/] });
+  test('nothing that was typed is lost: it is kept, survives a reload, and is saved when the server returns', async ({ page }) => {
+    await newCall(page, 'Storm Petrel');
+    await say(page, 'my box hedge is cupped like little cabbages');
+    await expect(page.getByText('all saved')).toBeVisible();
+    await page.route('**/api/questions/**', (route) => route.fulfill({ status: 503, contentType: 'application/problem+json', body: '{"title":"The record cannot be reached just now","status":503}' }));
+    await say(page, 'no webs, and the plant is growing well');
+    await expect(page.getByText(/not saved yet – kept here/)).toBeVisible();
+    await expect(page.getByText('Webs or silk: none').first()).toBeVisible();
+    await page.reload();
+    await expect(page.getByText('Webs or silk: none').first()).toBeVisible();
+    await page.unroute('**/api/questions/**');
+    await expect(page.getByText('all saved')).toBeVisible({ timeout: 15_000 });
+    await page.reload();
+    await expect(page.getByText('Webs or silk: none').first()).toBeVisible();
+  });
+  test('a case that does not exist says so', async ({ page }) => {
+    await page.goto('/case/00000000-0000-4000-8000-000000000000');
+    await expect(page.getByRole('alert')).toContainText('This desk has no such case.');
+  });
+});
+
+test('a call-back day in the past is refused beside the field', async ({ page }) => {
+  await newCall(page, 'Past Tense');
+  await say(page, 'white powder on my courgettes, it rubs off');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Call back on').fill('2020-01-01');
+  await expect(page.getByRole('alert')).toHaveText('This day is past.');
+  await expect(page.getByRole('button', { name: 'Save the reply' })).toBeDisabled();
+});
+
+test('the demo day moves the windows', async ({ page }) => {
+  await newCall(page, 'Time Lord');
+  await say(page, 'the tips of my box are cupped like little cabbages');
+  await page.getByLabel('demo day').fill('2026-04-28');
+  await page.getByLabel('demo day').press('Enter');
+  const standing = page.getByRole('region', { name: 'Standing of causes' });
+  await expect(standing).toContainText(/degree-days above 10 °C since 2026-01-01 at Harbour/);
+  await expect(standing.getByText(/^now/).first()).toBeVisible();
+  await page.getByLabel('demo day').fill('2026-06-14');
+  await page.getByLabel('demo day').press('Enter');
+  await expect(standing).toContainText(/too late; note/);
+});
+
+test('the first page weighs under 300 kB', async ({ page }) => {
+  const sizes: [string, number][] = [];
+  page.on('response', (response) => {
+    void response.request().sizes().then((s) => sizes.push([response.url(), s.responseBodySize + s.responseHeadersSize]));
+  });
+  await page.goto('/', { waitUntil: 'networkidle' });
+  const total = sizes.reduce((sum, [, size]) => sum + size, 0);
+  console.log(`first page: ${(total / 1000).toFixed(0)} kB in ${sizes.length} responses`);
+  expect(total).toBeLessThan(300_000);
+});

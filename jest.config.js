@@ -1,0 +1,21 @@
+const swc = (react) => [
+  '@swc/jest',
+  {
+    jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: react }, transform: react ? { react: { runtime: 'automatic' } } : undefined },
+    module: { type: 'es6' },
+    sourceMaps: 'inline',
+  },
+];
+const project = (name, extra = {}) => ({
+  displayName: name,
+  rootDir: name,
+  testEnvironment: 'node',
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: { '\\.tsx$': swc(true), '\\.ts$': swc(false) },
+  testPathIgnorePatterns: ['/dist/'],
+  ...extra,
+});
+export default {
+  testTimeout: 20000,
+  projects: [project('core'), project('knowledge'), project('contract'), project('cli'), project('server'), project('bench'), project('web', { testEnvironment: '<rootDir>/../jest-env-web.js' })],
+};

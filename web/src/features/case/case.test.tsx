@@ -1,0 +1,95 @@
+import { describe, expect, it, jest } from '@jest/globals';
+import { fireEvent, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { QuestionView } from '@sounding/contract/api.ts';
+import { Consultant } from '@sounding/core/consult/consult.ts';
+import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
+import { renderInk } from '../../testing.tsx';
+import { Dock } from './Dock.tsx';
+import { depthOf, halvings, spreadLabels } from './lineLayout.ts';
+import { SoundingLine } from './SoundingLine.tsx';
+import { StandingPanel } from './StandingPanel.tsx';
+import { WordsPanel } from './WordsPanel.tsx';
+import { percent, timingText } from './words.ts';
+
+const reading = (id: string, finding: string, answer: string, withdrawnAt: string | null = null) => ({ id, finding, answer, channel: 'caller' as const, from: '', statementId: null, takenAt: '2026-06-14T08:00:00Z', withdrawnAt });
+const taken = [reading('r1', 'holes', 'some'), reading('r2', 'coating', 'white')];
+const standing = new Consultant(smallEdition).consult({ host: 'bean', date: '2026-06-14', climate: 'continental', hemisphere: 'N', setting: 'phone', readings: taken, unanswered: [], weather: null });
+const question: QuestionView = { id: 'q', position: 1, title: '', hostId: 'bean', stationId: null, climate: 'continental', hemisphere: 'N', setting: 'phone', edition: 'small-1', openedOn: '2026-06-14', statements: [], readings: [...taken, reading('r3', 'frost', 'unknown')], snapshot: null, advice: null };
+
+describe('line layout', () => {
+  it('keeps labels apart and inside', () => {
+    const out = spreadLabels([10, 12, 14, 300], 37, 4, 320);
+    out.slice(1).forEach((y, i) => expect(y - out[i]!).toBeGreaterThanOrEqual(37));
+    expect(out[3]).toBeLessThanOrEqual(320);
+  });
+  it('sinks from 0 at all doubt to 1 at none, and stays in between', () => {
+    expect([depthOf(4, 4), depthOf(2, 4), depthOf(0, 4), depthOf(5, 4), depthOf(0, 0)]).toEqual([0, 0.5, 1, 0, 1]);
+    expect(halvings(4.5).map((h) => h.left)).toEqual([16, 8, 4, 2, 1]);
+  });
+});
+
+describe('words', () => {
+  it('never rounds a doubt away', () => expect([percent(0.0001), percent(0), percent(0.5), percent(0.9999), percent(1)]).toEqual(['<1', '0', '50', '>99', '100']));
+  it('says when', () => expect(timingText({ window: 'w', name: 'w', state: 'closed', from: null, to: null, fromBand: null, nextFrom: '2027-04-24', basis: '', mark: 'memory' })).toBe('too late; note 24 Apr 2027'));
+});
+
+describe('what was said', () => {
+  it('shows each reading with its channel and lets it be taken back', async () => {
+    const onWithdraw = jest.fn();
+    renderInk(<WordsPanel question={question} edition={smallEdition} care={[]} opening="Holes!" shownIds={new Set(['r1', 'r2'])} onWithdraw={onWithdraw} />);
+    expect(screen.getByText('“Holes!”')).toBeTruthy();
+    expect(screen.getAllByText('frost: cannot say').length).toBeGreaterThan(0);
+    await userEvent.click(screen.getByRole('button', { name: 'undo holes: some' }));
+    expect(onWithdraw).toHaveBeenCalledWith(expect.objectContaining({ id: 'r1' }), true);
+  });
+});
+
+describe('sounding line', () => {
+  it('has a step for the surface and each reading, and steps back', async () => {
+    const onStep = jest.fn();
+    renderInk(<SoundingLine marks={standing.sounding} readings={taken} edition={smallEdition} at={2} onStep={onStep} />);
+    const steps = within(screen.getByRole('region', { name: 'Sounding line' })).getAllByRole('button');
+    expect(steps).toHaveLength(3);
+    expect(steps[2]!.getAttribute('aria-current')).toBe('step');
+    await userEvent.click(steps[1]!);
+    expect(onStep).toHaveBeenCalledWith(1);
+  });
+});
+
+describe('standing', () => {
+  it('lists causes with their share, the unlisted always among them, and what speaks for the chosen one', async () => {
+    renderInk(<StandingPanel standing={standing} edition={smallEdition} taken={taken} backAt={null} hostName="bean" />);
+    expect(screen.getByRole('button', { name: /Something not on our list/ })).toBeTruthy();
+    expect(screen.getByText('not explained')).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: /^cold/ }));
+    expect(screen.getByText('instead')).toBeTruthy();
+  });
+});
+
+describe('dock', () => {
+  const finding = smallEdition.findings[2]!;
+  const props = { edition: smallEdition, standing: { ...standing, enough: { enough: false as const, because: 'still-open' as const } }, finding, place: 0, askPlant: false, opening: '', draft: '', heard: null, onDraft: () => undefined, onKeyDown: () => undefined, onAnswer: () => undefined, onReply: () => undefined };
+  it('reads the question out with a key for every answer', () => {
+    const onAnswer = jest.fn();
+    renderInk(<Dock {...props} onAnswer={onAnswer} />);
+    expect(screen.getByText('what about frost?')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: /^1 yes/ }));
+    fireEvent.click(screen.getByRole('button', { name: /^0 cannot say/ }));
+    expect(onAnswer.mock.calls).toEqual([['yes'], ['unknown']]);
+  });
+  it('asks for the plant before anything else', () => {
+    renderInk(<Dock {...props} askPlant />);
+    expect(screen.getByText(/Which plant is it/)).toBeTruthy();
+    expect(screen.queryByText('what about frost?')).toBeNull();
+  });
+  it('says when it is enough', () => {
+    const onReply = jest.fn();
+    renderInk(<Dock {...props} standing={{ ...standing, enough: { enough: true, because: 'one-stands-out' } }} onReply={onReply} />);
+    expect(screen.getByText(/Enough to answer/)).toBeTruthy();
+  });
+  it('keeps what it did not understand in sight', () => {
+    renderInk(<Dock {...props} heard={{ plants: [], host: null, readings: [], claims: [], care: [], notUnderstood: ['zorble'], careAnswers: [] }} />);
+    expect(screen.getByText('zorble')).toBeTruthy();
+  });
+});

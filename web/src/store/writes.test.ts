@@ -1,0 +1,87 @@
+import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
+import type { CaseView } from '@sounding/contract/api.ts';
+import { keepOutbox, queued, runOutbox, storedOutbox } from './outbox.ts';
+import { createStore } from './store.ts';
+import { opened } from './work.ts';
+import { applyWrite, type CaseWrite } from './writes.ts';
+
+const view: CaseView = {
+  id: 'c1', number: 1, status: 'open', channel: 'telephone', caller: { name: 'Tilda', phone: '', email: '', place: '' }, opening: '', receivedAt: '2026-06-14T08:00:00Z', followUpOn: null, hosts: [], causes: [],
+  questions: [{ id: 'q1', position: 1, title: '', hostId: null, stationId: null, climate: 'continental', hemisphere: 'N', setting: 'phone', edition: 'e', openedOn: '2026-06-14', statements: [], readings: [], snapshot: null, advice: null }],
+};
+const at = '2026-06-14T08:01:00Z';
+const reading = (id: string): CaseWrite => ({ id: `w-${id}`, caseId: 'c1', at, kind: 'reading', questionId: 'q1', body: { id, finding: 'webbing', answer: 'none', channel: 'caller', from: '', statementId: null } });
+
+describe('writes', () => {
+  it('show at once and change nothing when laid over a copy that has them', () => {
+    const once = applyWrite(view, reading('r1'));
+    expect(once.questions[0]!.readings.map((r) => r.id)).toEqual(['r1']);
+    expect(applyWrite(once, reading('r1'))).toEqual(once);
+  });
+  it('withdraw and take in again', () => {
+    const withdrawal = (withdrawn: boolean): CaseWrite => ({ id: 'w', caseId: 'c1', at, kind: 'withdrawal', questionId: 'q1', readingId: 'r1', body: { withdrawn } });
+    const out = applyWrite(applyWrite(view, reading('r1')), withdrawal(true));
+    expect(out.questions[0]!.readings[0]!.withdrawnAt).toBe(at);
+    expect(applyWrite(out, withdrawal(false)).questions[0]!.readings[0]!.withdrawnAt).toBeNull();
+  });
+  it('answer a case with the day and edition of the advice', () => {
+    const answered = applyWrite(view, { id: 'w', caseId: 'c1', at, kind: 'advice', questionId: 'q1', by: 'Ada', body: { id: 'a', body: 'x', act: 'leave', causeId: 'pear-rust', probability: 0.9, edition: 'e2', date: '2026-06-15', overrule: '', followUpOn: '2026-06-29' } });
+    expect(answered).toMatchObject({ status: 'answered', followUpOn: '2026-06-29', questions: [{ openedOn: '2026-06-15', edition: 'e2', advice: { by: 'Ada' } }] });
+  });
+});
+
+describe('outbox', () => {
+  const original = globalThis.fetch;
+  let answers: (() => Promise<Response>)[];
+  let sentTo: string[];
+  beforeEach(() => {
+    localStorage.clear();
+    jest.useFakeTimers();
+    answers = [];
+    sentTo = [];
+    globalThis.fetch = ((url: string) => {
+      sentTo.push(url);
+      return (answers.shift() ?? (() => Promise.resolve(new Response(null, { status: 204 }))))();
+    }) as typeof fetch;
+  });
+  afterEach(() => {
+    jest.useRealTimers();
+    globalThis.fetch = original;
+  });
+  const problem = (status: number, detail: string) => () => Promise.resolve(new Response(JSON.stringify({ detail }), { status }));
+
+  it('tries again when the server is away, in order, and loses nothing', async () => {
+    answers = [() => Promise.reject(new TypeError('offline')), problem(503, 'no database')];
+    const store = createStore();
+    runOutbox(store);
+    store.dispatch(queued(reading('r1')));
+    store.dispatch(queued(reading('r2')));
+    await jest.advanceTimersByTimeAsync(0);
+    expect(store.getState().outbox).toMatchObject({ trouble: 'the server cannot be reached', pending: [{ id: 'w-r1' }, { id: 'w-r2' }] });
+    expect(storedOutbox().pending).toHaveLength(2);
+    await jest.advanceTimersByTimeAsync(600);
+    expect(store.getState().outbox.trouble).toBe('no database');
+    await jest.advanceTimersByTimeAsync(1100);
+    expect(store.getState().outbox).toMatchObject({ pending: [], trouble: null });
+    expect(sentTo).toHaveLength(4);
+    expect(storedOutbox().pending).toEqual([]);
+  });
+  it('sets a refused write aside with the reason and goes on', async () => {
+    answers = [problem(400, 'answer: not known')];
+    const store = createStore();
+    runOutbox(store);
+    store.dispatch(queued(reading('r1')));
+    store.dispatch(queued(reading('r2')));
+    await jest.advanceTimersByTimeAsync(10);
+    expect(store.getState().outbox).toMatchObject({ pending: [], refused: [{ id: 'w-r1', reason: 'answer: not known' }] });
+  });
+  it('sends what an earlier page left behind, and shows it on the case meanwhile', async () => {
+    keepOutbox({ pending: [reading('r1')], refused: [], trouble: null });
+    const store = createStore();
+    store.dispatch(opened({ view, unsent: store.getState().outbox.pending }));
+    expect(store.getState().work.cases['c1']!.questions[0]!.readings).toHaveLength(1);
+    runOutbox(store);
+    await jest.advanceTimersByTimeAsync(10);
+    expect(sentTo).toEqual(['/api/questions/q1/readings']);
+  });
+});
