@@ -16,7 +16,15 @@ export default defineConfig({
     colorScheme: 'light',
     launchOptions: {
       ...(process.env['CHROMIUM'] ? { executablePath: process.env['CHROMIUM'] } : {}),
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
     },
   },
   webServer: {

@@ -6,7 +6,9 @@ test.describe('when the server is away', () => {
     await newCall(page, 'Storm Petrel');
     await say(page, 'my box hedge is cupped like little cabbages');
     await expect(page.getByText('all saved')).toBeVisible();
-    await page.route('**/api/questions/**', (route) => route.fulfill({ status: 503, contentType: 'application/problem+json', body: '{"title":"The record cannot be reached just now","status":503}' }));
+    await page.route('**/api/questions/**', (route) =>
+      route.fulfill({ status: 503, contentType: 'application/problem+json', body: '{"title":"The record cannot be reached just now","status":503}' }),
+    );
     await say(page, 'no webs, and the plant is growing well');
     await expect(page.getByText(/not saved yet – kept here/)).toBeVisible();
     await expect(page.getByText('Webs or silk: none').first()).toBeVisible();
@@ -26,6 +28,7 @@ test.describe('when the server is away', () => {
 test('a call-back day in the past is refused beside the field', async ({ page }) => {
   await newCall(page, 'Past Tense');
   await say(page, 'white powder on my courgettes, it rubs off');
+  await expect(page.getByText(/Enough to answer/)).toBeVisible();
   await page.keyboard.press('Enter');
   await page.getByLabel('Call back on').fill('2020-01-01');
   await expect(page.getByRole('alert')).toHaveText('This day is past.');
@@ -48,7 +51,10 @@ test('the demo day moves the windows', async ({ page }) => {
 test('the first page weighs under 300 kB', async ({ page }) => {
   const sizes: [string, number][] = [];
   page.on('response', (response) => {
-    void response.request().sizes().then((s) => sizes.push([response.url(), s.responseBodySize + s.responseHeadersSize]));
+    void response
+      .request()
+      .sizes()
+      .then((s) => sizes.push([response.url(), s.responseBodySize + s.responseHeadersSize]));
   });
   await page.goto('/', { waitUntil: 'networkidle' });
   const total = sizes.reduce((sum, [, size]) => sum + size, 0);

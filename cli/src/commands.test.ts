@@ -11,15 +11,38 @@ const diagnose = (value: unknown) => JSON.parse(diagnoseText(JSON.stringify(valu
 
 describe('diagnose', () => {
   it('answers the documented example with every documented field', () => {
-    const out = diagnose({ date: '2026-06-14', place: { lat: 47.1, hemisphere: 'N', climate: 'continental' }, host: 'pear', words: ['orange spots on the young leaves', 'juniper hedge next door'], readings: [{ finding: 'leaf-underside', answer: 'clean', channel: 'caller' }] });
-    expect(Object.keys(out)).toEqual(['edition', 'host', 'understood', 'notUnderstood', 'claims', 'differential', 'next', 'enough', 'decision', 'care', 'timing', 'unexplained']);
+    const out = diagnose({
+      date: '2026-06-14',
+      place: { lat: 47.1, hemisphere: 'N', climate: 'continental' },
+      host: 'pear',
+      words: ['orange spots on the young leaves', 'juniper hedge next door'],
+      readings: [{ finding: 'leaf-underside', answer: 'clean', channel: 'caller' }],
+    });
+    expect(Object.keys(out)).toEqual([
+      'edition',
+      'host',
+      'understood',
+      'notUnderstood',
+      'claims',
+      'differential',
+      'next',
+      'enough',
+      'decision',
+      'care',
+      'timing',
+      'unexplained',
+    ]);
     expect(out).toMatchObject({ host: { id: 'pear' }, differential: { 0: { cause: 'pear-rust' } }, enough: true, decision: { act: 'leave' } });
     expect((out['differential'] as { probability: number }[]).reduce((s, d) => s + d.probability, 0)).toBeCloseTo(1, 9);
     expect(out['timing']).toContainEqual(expect.objectContaining({ option: 'juniper', state: 'closed', nextFrom: '2027-04-01' }));
   });
   it('needs nothing but words', () => expect(diagnose({ words: ['webs'] })).toMatchObject({ host: null }));
-  it('takes questions with answers among the words', () => expect(diagnose({ host: 'ficus', words: [{ ask: 'is it sticky?', say: 'yes, and the floor under it' }] })).toMatchObject({ understood: [{ finding: 'honeydew', answer: 'sticky' }] }));
-  it('keeps an unknown plant in sight', () => expect(diagnose({ host: 'umbrella thing', words: [] })).toMatchObject({ host: null, notUnderstood: ['umbrella thing'] }));
+  it('takes questions with answers among the words', () =>
+    expect(diagnose({ host: 'ficus', words: [{ ask: 'is it sticky?', say: 'yes, and the floor under it' }] })).toMatchObject({
+      understood: [{ finding: 'honeydew', answer: 'sticky' }],
+    }));
+  it('keeps an unknown plant in sight', () =>
+    expect(diagnose({ host: 'umbrella thing', words: [] })).toMatchObject({ host: null, notUnderstood: ['umbrella thing'] }));
   it('takes the hemisphere from the latitude', () => {
     const south = diagnose({ date: '2026-12-14', place: { lat: -38 }, host: 'pear', words: ['orange spots on the leaves'] });
     expect((south['timing'] as { option: string; nextFrom: string }[]).find((t) => t.option === 'juniper')?.nextFrom).toBe('2027-10-01');
@@ -35,24 +58,37 @@ describe('diagnose', () => {
     [{ words: [], place: { climate: 'lunar' } }, 'place.climate: '],
     [{ words: [], colour: 1 }, 'colour: unknown field'],
     [{ words: [], readings: [{ finding: 'nope', answer: 'x' }] }, 'readings[0].finding: "nope" is not a finding'],
-    [{ words: [], readings: [{ finding: 'webbing', answer: 'pink' }] }, 'readings[0].answer: "pink" is not an answer to webbing; it has none, fine-silk'],
+    [
+      { words: [], readings: [{ finding: 'webbing', answer: 'pink' }] },
+      'readings[0].answer: "pink" is not an answer to webbing; it has none, fine-silk',
+    ],
   ])('names field and reason for %j', (value, message) => expect(() => diagnose(value)).toThrow(message));
   it('names the line of a bad row', () => expect(() => diagnoseText('{"words":[]}\n{"words":3}', edition)).toThrow('line 2: words: '));
   it('says what is wrong with text that is no JSON', () => expect(() => parseJsonOrLines('pear')).toThrow('input: not JSON'));
-  it('lists the vocabulary', () => expect((JSON.parse(vocabulary(edition)) as { causes: { id: string }[] }).causes.map((c) => c.id)).toContain('pear-rust'));
+  it('lists the vocabulary', () =>
+    expect((JSON.parse(vocabulary(edition)) as { causes: { id: string }[] }).causes.map((c) => c.id)).toContain('pear-rust'));
 });
 
 describe('degree-days on real weather (Seattle and New York 2012–2015, vega-datasets)', () => {
-  const weather = readFileSync(new URL('../../node_modules/vega-datasets/data/weather.csv', import.meta.url), 'utf8').trim().split('\n');
-  const city = (name: string) => [weather[0]!.replace('location,', ''), ...weather.filter((row) => row.startsWith(`${name},`)).map((row) => row.slice(name.length + 1))].join('\n');
+  const weather = readFileSync(new URL('../../node_modules/vega-datasets/data/weather.csv', import.meta.url), 'utf8')
+    .trim()
+    .split('\n');
+  const city = (name: string) =>
+    [weather[0]!.replace('location,', ''), ...weather.filter((row) => row.startsWith(`${name},`)).map((row) => row.slice(name.length + 1))].join(
+      '\n',
+    );
   /** The daily sine summed at 1-minute steps, independent of the closed form. */
   const integrated = (min: number, max: number, lower: number, upper: number) => {
     let sum = 0;
-    for (let m = 0; m < 1440; m++) sum += Math.max(0, Math.min((min + max) / 2 + ((max - min) / 2) * Math.sin((2 * Math.PI * (m + 0.5)) / 1440), upper) - lower);
+    for (let m = 0; m < 1440; m++)
+      sum += Math.max(0, Math.min((min + max) / 2 + ((max - min) / 2) * Math.sin((2 * Math.PI * (m + 0.5)) / 1440), upper) - lower);
     return sum / 1440;
   };
   it.each(['Seattle', 'New York'])('every day of %s equals numerical integration to 0.01', (name) => {
-    const rows = degreeDayTable(city(name), { lower: '10', upper: '30' }).split('\n').slice(1).map((row) => row.split(','));
+    const rows = degreeDayTable(city(name), { lower: '10', upper: '30' })
+      .split('\n')
+      .slice(1)
+      .map((row) => row.split(','));
     expect(rows.length).toBe(1461);
     let sum = 0;
     for (const [, min, max, gain, total] of rows) {

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { dailyDegreeDays, type DegreeDayMethod } from '@sounding/core/season/degreeDays.ts';
+import { dailyDegreeDays } from '@sounding/core/season/degreeDays.ts';
 import { isoDate } from '@sounding/core/season/calendar.ts';
 import { finiteNumber, readText, UsageError } from './input.ts';
 

@@ -21,7 +21,13 @@ describe('the edition', () => {
     expect(edition.plants.length).toBeGreaterThanOrEqual(15);
     expect(edition.causes.length).toBeGreaterThanOrEqual(40);
     for (const c of edition.causes) {
-      expect([c.id, c.rates.length >= 6, c.lookAlikes.length >= 1, c.options.length >= 1, c.story.length > 40]).toEqual([c.id, true, true, true, true]);
+      expect([c.id, c.rates.length >= 6, c.lookAlikes.length >= 1, c.options.length >= 1, c.story.length > 40]).toEqual([
+        c.id,
+        true,
+        true,
+        true,
+        true,
+      ]);
       for (const item of [...c.rates, ...c.windows, ...c.options]) expect(item.mark).toMatch(/published|common-practice|memory/);
     }
   });
@@ -29,20 +35,27 @@ describe('the edition', () => {
     for (const f of edition.findings) expect(f.answers.reduce((s, a) => s + a.background, 0)).toBeCloseTo(1, 9);
   });
   it('never answers a normal state with a spray', () => {
-    for (const c of edition.causes.filter((x) => x.kind === 'normal')) for (const o of c.options) expect(['leave', 'culture', 'physical']).toContain(o.act);
+    for (const c of edition.causes.filter((x) => x.kind === 'normal'))
+      for (const o of c.options) expect(['leave', 'culture', 'physical']).toContain(o.act);
   });
   it('answers every care question an advisor is asked of every plant: water, light, feed, hardiness', () => {
-    for (const plant of edition.plants) for (const topic of ['water', 'light', 'feed', 'hardiness']) expect([plant.id, topic, plant.care[topic] !== undefined]).toEqual([plant.id, topic, true]);
+    for (const plant of edition.plants)
+      for (const topic of ['water', 'light', 'feed', 'hardiness'])
+        expect([plant.id, topic, plant.care[topic] !== undefined]).toEqual([plant.id, topic, true]);
   });
 });
 
 // practice.md ◆: working rules of the trade, marked common-practice
 describe('rules of the trade', () => {
-  it('soap on scale: about four times, every 10–12 days', () => expect(option('scale-insects', 'soap-indoors').repeat).toMatch(/four times, every 10–12 days/));
-  it('root barrier: 45 cm deep, standing 2 to 3 cm above ground', () => expect(option('honey-fungus', 'barrier').how).toMatch(/45 cm deep, standing 2 to 3 cm above ground/));
+  it('soap on scale: about four times, every 10–12 days', () =>
+    expect(option('scale-insects', 'soap-indoors').repeat).toMatch(/four times, every 10–12 days/));
+  it('root barrier: 45 cm deep, standing 2 to 3 cm above ground', () =>
+    expect(option('honey-fungus', 'barrier').how).toMatch(/45 cm deep, standing 2 to 3 cm above ground/));
   it('no oil at 32 °C or above', () => expect(option('box-psyllid', 'horticultural-oil').not.join()).toMatch(/32 °C or above/));
-  it('deep watering: 60–90 cm at trees, 30–60 cm at shrubs, 15–30 cm at flowers', () => expect(option('drought', 'water-deep').how).toMatch(/60–90 cm at trees, 30–60 cm at shrubs, 15–30 cm at flowers/));
-  it('milk and water one to one, in the morning of a sunny day', () => expect(option('powdery-mildew', 'milk').how).toMatch(/morning of a sunny day/));
+  it('deep watering: 60–90 cm at trees, 30–60 cm at shrubs, 15–30 cm at flowers', () =>
+    expect(option('drought', 'water-deep').how).toMatch(/60–90 cm at trees, 30–60 cm at shrubs, 15–30 cm at flowers/));
+  it('milk and water one to one, in the morning of a sunny day', () =>
+    expect(option('powdery-mildew', 'milk').how).toMatch(/morning of a sunny day/));
   it('shade cloth of 20 to 50 %', () => expect(option('sun-scorch', 'shade').how).toMatch(/20 to 50 %/));
   it('peony eyes no deeper than 2.5 to 5 cm', () => expect(option('planted-too-deep', 'lift').how).toMatch(/2.5 to 5 cm/));
   it('fire blight is reported before anything is cut', () => expect(cause('fire-blight')).toMatchObject({ notifiable: true }));
@@ -64,12 +77,26 @@ const reader = new CaseReader(edition);
 
 describe('callers in their own words', () => {
   it.each(statements.map((s) => [s.id, s] as const))('%s: the right cause stands first', (_id, s) => {
-    const { differential } = reader.diagnose({ date: s.date, climate: s.climate, hemisphere: s.hemisphere ?? 'N', host: null, words: s.words, readings: [] });
+    const { differential } = reader.diagnose({
+      date: s.date,
+      climate: s.climate,
+      hemisphere: s.hemisphere ?? 'N',
+      host: null,
+      words: s.words,
+      readings: [],
+    });
     expect(differential.slice(0, 3).map((d) => d.cause)).toContain(s.cause);
     expect(differential[0]?.cause).toBe(s.cause);
   });
   it('answers a care question from the plant’s card', () => {
-    const { care } = reader.diagnose({ date: '2026-05-02', climate: null, hemisphere: 'N', host: null, words: ['when should I prune my hydrangea?'], readings: [] });
+    const { care } = reader.diagnose({
+      date: '2026-05-02',
+      climate: null,
+      hemisphere: 'N',
+      host: null,
+      words: ['when should I prune my hydrangea?'],
+      readings: [],
+    });
     expect(care.map((c) => c.topic)).toEqual(['prune', 'flowers-on']);
   });
 });
@@ -82,9 +109,21 @@ describe('lint', () => {
   };
   const rust = (e: typeof edition) => e.causes.find((c) => c.id === 'pear-rust')!;
   it.each<[string, (e: typeof edition) => void, RegExp]>([
-    ['a finding that does not exist', (e) => rust(e).rates.push({ finding: 'moonlight', answers: { full: 'always' }, mark: 'memory' }), /causes\/fungi\.yaml:1 pear-rust: finding "moonlight" does not exist/],
-    ['an answer that does not exist', (e) => rust(e).rates.push({ finding: 'webbing', answers: { purple: 'always' }, mark: 'memory' }), /has no answer "purple"/],
-    ['a look-alike nothing separates', (e) => rust(e).lookAlikes.push({ cause: 'pear-scab', separate: ['salt-source'], say: '' }), /nothing named separates it from its look-alike "pear-scab"/],
+    [
+      'a finding that does not exist',
+      (e) => rust(e).rates.push({ finding: 'moonlight', answers: { full: 'always' }, mark: 'memory' }),
+      /causes\/fungi\.yaml:1 pear-rust: finding "moonlight" does not exist/,
+    ],
+    [
+      'an answer that does not exist',
+      (e) => rust(e).rates.push({ finding: 'webbing', answers: { purple: 'always' }, mark: 'memory' }),
+      /has no answer "purple"/,
+    ],
+    [
+      'a look-alike nothing separates',
+      (e) => rust(e).lookAlikes.push({ cause: 'pear-scab', separate: ['salt-source'], say: '' }),
+      /nothing named separates it from its look-alike "pear-scab"/,
+    ],
     ['a spray without a caution', (e) => rust(e).options.forEach((o) => (o.cautions = [])), /is a spray or drench without a caution/],
     ['a published figure without a source', (e) => rust(e).windows.forEach((w) => (w.mark = 'published')), /is marked published but names no source/],
     ['a cause no plant can have', (e) => (rust(e).hosts.include = [{ genus: 'Nowhere', weight: 1 }]), /no plant of this edition is a host/],
@@ -92,7 +131,12 @@ describe('lint', () => {
   ])('finds %s', (_name, change, expected) => expect(broken(change).join('\n')).toMatch(expected));
   it('names file and line of a misspelt key', () => {
     const complaints: Complaint[] = [];
-    readRows('findings/x.yaml', '- id: a\n  name: A\n  organ: leaf\n  kind: symptom\n  ask: "?"\n  phone: 3\n  table: 3\n  anwsers: {}\n', findingRow, complaints);
+    readRows(
+      'findings/x.yaml',
+      '- id: a\n  name: A\n  organ: leaf\n  kind: symptom\n  ask: "?"\n  phone: 3\n  table: 3\n  anwsers: {}\n',
+      findingRow,
+      complaints,
+    );
     expect(complaints.map((c) => `${c.file}:${c.line}`)).toContain('findings/x.yaml:1');
     expect(complaints.map((c) => c.text).join()).toMatch(/anwsers/);
   });

@@ -30,7 +30,13 @@ beforeAll(async () => {
   connection = connect(ownUrl, () => undefined);
   await Promise.all([migrateDatabase(connection, migrations), migrateDatabase(connection, migrations)]);
   await seedDemo(connection.db, edition);
-  services = { db: connection.db, edition, now: () => new Date('2026-06-14T09:00:00Z'), secureCookies: false, fetchWeather: (deskId, until) => fetchDemoWeather(connection.db, deskId, until) };
+  services = {
+    db: connection.db,
+    edition,
+    now: () => new Date('2026-06-14T09:00:00Z'),
+    secureCookies: false,
+    fetchWeather: (deskId, until) => fetchDemoWeather(connection.db, deskId, until),
+  };
   agent = request.agent(createApp(services, pino({ level: 'silent' }), null));
   session = sessionView.parse((await agent.get('/api/session')).body);
 }, 60_000);
@@ -41,7 +47,9 @@ afterAll(async () => {
 });
 
 async function newCase(name = 'Tilda Rook'): Promise<CaseView> {
-  const response = await agent.post('/api/cases').send({ id: randomUUID(), questionId: randomUUID(), channel: 'telephone', caller: { name, place: 'Test Lane' } });
+  const response = await agent
+    .post('/api/cases')
+    .send({ id: randomUUID(), questionId: randomUUID(), channel: 'telephone', caller: { name, place: 'Test Lane' } });
   expect(response.status).toBe(201);
   return caseView.parse(response.body);
 }
@@ -83,14 +91,37 @@ describe('a case', () => {
     const { id, questions } = await newCase();
     const q = questions[0]!.id;
     const first = reading();
-    await agent.post(`/api/questions/${q}/statements`).send({ id: randomUUID(), said: 'orange spots', readings: [first] }).expect(204);
+    await agent
+      .post(`/api/questions/${q}/statements`)
+      .send({ id: randomUUID(), said: 'orange spots', readings: [first] })
+      .expect(204);
     await agent.post(`/api/questions/${q}/readings`).send(reading('juniper-nearby', 'yes')).expect(204);
     await agent.patch(`/api/questions/${q}`).send({ hostId: 'pear' }).expect(204);
-    await agent.post(`/api/questions/${q}/snapshots`).send({ id: randomUUID(), edition: edition.version, engine: '1', standing: [{ cause: 'pear-rust', probability: 0.95 }], readings: [first.id] }).expect(204);
-    await agent.put(`/api/questions/${q}/advice`).send({ id: randomUUID(), body: 'Dear caller', act: 'leave', causeId: 'pear-rust', probability: 0.95, edition: edition.version, date: '2026-06-14', followUpOn: '2026-06-28' }).expect(204);
+    await agent
+      .post(`/api/questions/${q}/snapshots`)
+      .send({ id: randomUUID(), edition: edition.version, engine: '1', standing: [{ cause: 'pear-rust', probability: 0.95 }], readings: [first.id] })
+      .expect(204);
+    await agent
+      .put(`/api/questions/${q}/advice`)
+      .send({
+        id: randomUUID(),
+        body: 'Dear caller',
+        act: 'leave',
+        causeId: 'pear-rust',
+        probability: 0.95,
+        edition: edition.version,
+        date: '2026-06-14',
+        followUpOn: '2026-06-28',
+      })
+      .expect(204);
     const view = await read(id);
     expect(view).toMatchObject({ status: 'answered', followUpOn: '2026-06-28', hosts: ['pear'], causes: ['pear-rust'] });
-    expect(view.questions[0]).toMatchObject({ hostId: 'pear', statements: [{ said: 'orange spots' }], advice: { body: 'Dear caller', by: 'Ada Fennlin' }, snapshot: { standing: [{ cause: 'pear-rust', probability: 0.95 }] } });
+    expect(view.questions[0]).toMatchObject({
+      hostId: 'pear',
+      statements: [{ said: 'orange spots' }],
+      advice: { body: 'Dear caller', by: 'Ada Fennlin' },
+      snapshot: { standing: [{ cause: 'pear-rust', probability: 0.95 }] },
+    });
     expect(view.questions[0]!.readings.map((r) => r.finding)).toEqual(['leaf-spots', 'juniper-nearby']);
   });
   it('stores a write that is sent twice only once', async () => {
@@ -192,7 +223,9 @@ describe('a database that goes away', () => {
 
 describe('migrations', () => {
   it('rise strictly in time, or drizzle would leave one out', async () => {
-    const { default: journal } = (await import('../drizzle/meta/_journal.json', { with: { type: 'json' } })) as { default: { entries: { when: number }[] } };
+    const { default: journal } = (await import('../drizzle/meta/_journal.json', { with: { type: 'json' } })) as {
+      default: { entries: { when: number }[] };
+    };
     const whens = journal.entries.map((e) => e.when);
     expect(whens).toEqual([...new Set(whens)].sort((a, b) => a - b));
   });

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { createServer } from 'node:http';
 import { join } from 'node:path';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { pino } from 'pino';
@@ -29,14 +30,17 @@ async function main(): Promise<void> {
     log,
     join(root, 'web/dist'),
   );
-  const server = app.listen(port, '127.0.0.1', (error?: Error) => {
-    if (error) {
-      process.stderr.write(`sounding: cannot listen on port ${port}: ${error.message}\n`);
-      process.exit(1);
-    }
+  const server = createServer(app);
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    // the usual port is a wish, one that was asked for is an order
+    if (error.code === 'EADDRINUSE' && process.env['PORT'] === undefined && !server.listening) server.listen(0, '127.0.0.1');
+    else fail(`cannot listen on port ${port}: ${error.message}`);
+  });
+  server.on('listening', () => {
     const address = server.address();
     process.stdout.write(`Sounding is ready: http://127.0.0.1:${typeof address === 'object' && address ? address.port : port}/\n`);
   });
+  server.listen(port, '127.0.0.1');
   const stop = (): void => {
     server.close(() => void connection.pool.end().then(() => process.exit(0)));
     server.closeAllConnections();
@@ -46,7 +50,9 @@ async function main(): Promise<void> {
   process.on('SIGTERM', stop);
 }
 
-main().catch((error: unknown) => {
-  process.stderr.write(`sounding: ${error instanceof Error ? error.message : String(error)}\n`);
+function fail(reason: string): never {
+  process.stderr.write(`sounding: ${reason}\n`);
   process.exit(1);
-});
+}
+
+main().catch((error: unknown) => fail(error instanceof Error ? error.message : String(error)));

@@ -54,7 +54,10 @@ export function unexplainedBy(model: DiagnosticModel, readings: readonly Reading
     const log = findingLogLikelihood(model, finding, reports);
     // the last cause is *unlisted*, whose likelihoods are the background
     const decibans = (10 * ((log[c] ?? 0) - (log[log.length - 1] ?? 0))) / Math.LN10;
-    const common = allowedAnswers(finding, reports[0]?.answer ?? '').reduce((sum, allowed, a) => sum + (allowed ? (finding.background[a] ?? 0) : 0), 0);
+    const common = allowedAnswers(finding, reports[0]?.answer ?? '').reduce(
+      (sum, allowed, a) => sum + (allowed ? (finding.background[a] ?? 0) : 0),
+      0,
+    );
     if (decibans <= CONTRARY_DECIBANS || (common < REMARKABLE && decibans < EXPLAINS_DECIBANS)) out.push(finding.id);
   }
   return out;

@@ -14,7 +14,16 @@ describe('hosts', () => {
     expect(hostWeight(beetle!, bean!)).toBe(1);
   });
   it('lets a narrower selector override a wider one, and an exclusion as narrow end it', () => {
-    const picky = { ...mildew!, hosts: { include: [{ any: true as const, weight: 1 }, { genus: 'Quercus', weight: 3 }], exclude: [{ any: true as const }] } };
+    const picky = {
+      ...mildew!,
+      hosts: {
+        include: [
+          { any: true as const, weight: 1 },
+          { genus: 'Quercus', weight: 3 },
+        ],
+        exclude: [{ any: true as const }],
+      },
+    };
     expect(hostWeight(picky, oak!)).toBe(3);
     expect(hostWeight(picky, bean!)).toBe(0);
   });
@@ -56,8 +65,12 @@ describe('answer distribution', () => {
     expect(p[0]! / p[2]!).toBeCloseTo(0.9 / 0.02, 9);
   });
   it('sums to one for every mixture of words', () => {
-    const mixtures: Record<string, RateWord>[] = [{ white: 'often', black: 'often' }, { white: 'always', black: 'always', none: 'always' }, { white: 'never' }, {}];
-    for (const words of mixtures)
-      expect(answerDistribution(coating, words).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 12);
+    const mixtures: Record<string, RateWord>[] = [
+      { white: 'often', black: 'often' },
+      { white: 'always', black: 'always', none: 'always' },
+      { white: 'never' },
+      {},
+    ];
+    for (const words of mixtures) expect(answerDistribution(coating, words).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 12);
   });
 });

@@ -12,7 +12,13 @@ const model = modelForSituation(smallEdition, situation);
 const reading = (finding: string, answer: string, channel: Channel = 'caller'): Reading => ({ finding, answer, channel });
 const anyReading = fc
   .constantFrom(...model.findings)
-  .chain((f) => fc.record({ finding: fc.constant(f.id), answer: fc.constantFrom(...f.answers, ...f.answers.map((a) => `not:${a}`)), channel: fc.constantFrom(...CHANNELS) }));
+  .chain((f) =>
+    fc.record({
+      finding: fc.constant(f.id),
+      answer: fc.constantFrom(...f.answers, ...f.answers.map((a) => `not:${a}`)),
+      channel: fc.constantFrom(...CHANNELS),
+    }),
+  );
 const close = (a: Float64Array, b: Float64Array) => a.forEach((p, i) => expect(p).toBeCloseTo(b[i] ?? NaN, 12));
 
 /** Every joint state of cause, truths and reports written out and added up: slow, and hard to get wrong. */
@@ -62,14 +68,20 @@ describe('posterior', () => {
         id: f.id,
         states: f.answers,
         parents: ['cause'],
-        cpt: model.causes.map((c, ci) => ({ when: { cause: c }, then: Object.fromEntries(f.answers.map((a, ai) => [a, f.likelihood[ai * model.causes.length + ci]!])) })),
+        cpt: model.causes.map((c, ci) => ({
+          when: { cause: c },
+          then: Object.fromEntries(f.answers.map((a, ai) => [a, f.likelihood[ai * model.causes.length + ci]!])),
+        })),
       };
       const report = `${f.id}-report`;
       network[report] = {
         id: report,
         states: f.answers,
         parents: [f.id],
-        cpt: f.answers.map((truth) => ({ when: { [f.id]: truth }, then: Object.fromEntries(f.answers.map((a, ai) => [a, (a === truth ? rel : 0) + (1 - rel) * f.background[ai]!])) })),
+        cpt: f.answers.map((truth) => ({
+          when: { [f.id]: truth },
+          then: Object.fromEntries(f.answers.map((a, ai) => [a, (a === truth ? rel : 0) + (1 - rel) * f.background[ai]!])),
+        })),
       };
       evidence[report] = r.answer;
     }
@@ -83,7 +95,16 @@ describe('posterior', () => {
     const screening: DiagnosticModel = {
       causes: ['ill', 'well'],
       logPrior: Float64Array.from([Math.log(0.01), Math.log(0.99)]),
-      findings: [{ id: 'scan', answers: ['positive', 'negative'], likelihood: Float64Array.from([0.8, 0.096, 0.2, 0.904]), background: Float64Array.from([0.5, 0.5]), seconds: 1, reliability: { laboratory: 1 } }],
+      findings: [
+        {
+          id: 'scan',
+          answers: ['positive', 'negative'],
+          likelihood: Float64Array.from([0.8, 0.096, 0.2, 0.904]),
+          background: Float64Array.from([0.5, 0.5]),
+          seconds: 1,
+          reliability: { laboratory: 1 },
+        },
+      ],
       findingIndex: new Map([['scan', 0]]),
     };
     expect(posterior(screening, [reading('scan', 'positive', 'laboratory')])[0]).toBeCloseTo(0.078, 3);
@@ -100,7 +121,9 @@ describe('posterior', () => {
   });
 
   it('does not care about the order of readings', () => {
-    fc.assert(fc.property(fc.array(anyReading, { maxLength: 6 }), (readings) => close(posterior(model, readings), posterior(model, [...readings].reverse()))));
+    fc.assert(
+      fc.property(fc.array(anyReading, { maxLength: 6 }), (readings) => close(posterior(model, readings), posterior(model, [...readings].reverse()))),
+    );
   });
 
   it('is moved less by saying one thing twice than by two different things', () => {

@@ -18,7 +18,11 @@ describe('questions', () => {
     const standing = posterior(model, []);
     for (const finding of model.findings) {
       const { bits, answerProbabilities } = expectedBits(finding, standing, 'caller-looked');
-      const after = finding.answers.reduce((sum, answer, a) => sum + answerProbabilities[a]! * entropyBits(posterior(model, [{ finding: finding.id, answer, channel: 'caller-looked' }])), 0);
+      const after = finding.answers.reduce(
+        (sum, answer, a) =>
+          sum + answerProbabilities[a]! * entropyBits(posterior(model, [{ finding: finding.id, answer, channel: 'caller-looked' }])),
+        0,
+      );
       expect(bits).toBeCloseTo(entropyBits(standing) - after, 9);
     }
   });
@@ -37,7 +41,10 @@ describe('questions', () => {
 describe('evidence', () => {
   it('adds up: decibans of the findings carry prior odds to posterior odds', () => {
     const two = { ...model, causes: ['mildew', 'unlisted'], logPrior: Float64Array.from([Math.log(0.3), Math.log(0.7)]) };
-    two.findings = model.findings.map((f) => ({ ...f, likelihood: Float64Array.from(f.answers.flatMap((_, a) => [f.likelihood[a * model.causes.length]!, f.background[a]!])) }));
+    two.findings = model.findings.map((f) => ({
+      ...f,
+      likelihood: Float64Array.from(f.answers.flatMap((_, a) => [f.likelihood[a * model.causes.length]!, f.background[a]!])),
+    }));
     const sum = evidenceFor(two, [white, eaten], 'mildew').reduce((s, e) => s + e.decibans, 0);
     const p = posterior(two, [white, eaten])[0]!;
     expect(10 * Math.log10(p / (1 - p)) - 10 * Math.log10(0.3 / 0.7)).toBeCloseTo(sum, 9);
@@ -72,14 +79,17 @@ describe('sounding line', () => {
 describe('enough', () => {
   const candidate = (probability: number, act: 'leave' | 'contact' = 'leave', listed = true) => ({ probability, act, listed });
   const useful = [{ finding: 'x', bits: 0.5, seconds: 5, bitsPerSecond: 0.1, answerProbabilities: [] }];
-  it('is never so before anything was read', () => expect(enoughToAnswer([candidate(0.99)], useful, 0)).toEqual({ enough: false, because: 'no-readings' }));
+  it('is never so before anything was read', () =>
+    expect(enoughToAnswer([candidate(0.99)], useful, 0)).toEqual({ enough: false, because: 'no-readings' }));
   it('is so when one cause stands out, at 0.85 and not below', () => {
     expect(enoughToAnswer([candidate(0.85), candidate(0.15, 'contact')], useful, 1).because).toBe('one-stands-out');
     expect(enoughToAnswer([candidate(0.849), candidate(0.151, 'contact')], useful, 1).because).toBe('still-open');
   });
-  it('is so when all that is likely leads to the same advice', () => expect(enoughToAnswer([candidate(0.5), candidate(0.42), candidate(0.08, 'contact')], useful, 2).because).toBe('same-advice'));
+  it('is so when all that is likely leads to the same advice', () =>
+    expect(enoughToAnswer([candidate(0.5), candidate(0.42), candidate(0.08, 'contact')], useful, 2).because).toBe('same-advice'));
   it('is not so because the unlisted leads', () => expect(enoughToAnswer([candidate(0.95, 'leave', false)], useful, 3).enough).toBe(false));
-  it('ends when no question would tell anything', () => expect(enoughToAnswer([candidate(0.5), candidate(0.5, 'contact')], [], 3).because).toBe('nothing-left-to-ask'));
+  it('ends when no question would tell anything', () =>
+    expect(enoughToAnswer([candidate(0.5), candidate(0.5, 'contact')], [], 3).because).toBe('nothing-left-to-ask'));
 });
 
 describe('fitted model', () => {
@@ -102,9 +112,12 @@ describe('fitted model', () => {
   it('refuses a table without rows', () => expect(() => fitModel({ ...table, rows: [] })).toThrow(/0 rows/));
   it('never gives a probability of nought', () => {
     fc.assert(
-      fc.property(fc.array(fc.record({ label: fc.constantFrom('a', 'b'), values: fc.tuple(fc.constantFrom('yes', 'no', null)) }), { minLength: 1 }), (rows) => {
-        fitModel({ ...table, rows }).findings[0]!.likelihood.forEach((p) => expect(p).toBeGreaterThan(0));
-      }),
+      fc.property(
+        fc.array(fc.record({ label: fc.constantFrom('a', 'b'), values: fc.tuple(fc.constantFrom('yes', 'no', null)) }), { minLength: 1 }),
+        (rows) => {
+          fitModel({ ...table, rows }).findings[0]!.likelihood.forEach((p) => expect(p).toBeGreaterThan(0));
+        },
+      ),
     );
   });
 });

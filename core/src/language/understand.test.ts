@@ -16,7 +16,8 @@ describe('tokens', () => {
 });
 
 describe('findings', () => {
-  it('reads several from one sentence, in the order they were said', () => expect(pairs('holes in the leaves and white powder')).toEqual(['holes=some', 'coating=white']));
+  it('reads several from one sentence, in the order they were said', () =>
+    expect(pairs('holes in the leaves and white powder')).toEqual(['holes=some', 'coating=white']));
   it('reads a denial as the absent answer', () => expect(pairs('there is no powder')).toEqual(['coating=none']));
   it('ends a denial at "but"', () => expect(pairs('no powder but holes')).toEqual(['coating=none', 'holes=some']));
   it('carries a denial over "or"', () => expect(pairs('no powder or holes')).toEqual(['coating=none', 'holes=none']));
@@ -54,7 +55,8 @@ describe('answers to a question', () => {
     expect(pairs({ ask: 'is there powder?', say: 'yes' })).toEqual(['coating=white']);
     expect(pairs({ ask: 'is there powder?', say: 'no' })).toEqual(['coating=none']);
   });
-  it('reads what is said beyond the yes', () => expect(pairs({ ask: 'is there powder?', say: 'yes, and holes' }).sort()).toEqual(['coating=white', 'holes=some']));
+  it('reads what is said beyond the yes', () =>
+    expect(pairs({ ask: 'is there powder?', say: 'yes, and holes' }).sort()).toEqual(['coating=white', 'holes=some']));
   it('takes the engine’s own question by its words', () => expect(pairs({ ask: 'what about frost?', say: 'yes' })).toEqual(['frost=yes']));
   it('reads nothing from "I don’t know"', () => expect(pairs({ ask: 'is there powder?', say: "I don't know" })).toEqual([]));
 });

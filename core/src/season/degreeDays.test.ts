@@ -11,7 +11,9 @@ function byIntegration(minC: number, maxC: number, lowerC: number, upperC = Infi
   }
   return sum;
 }
-const day = fc.tuple(fc.double({ min: -20, max: 40, noNaN: true }), fc.double({ min: 0, max: 25, noNaN: true })).map(([min, range]) => [min, min + range] as const);
+const day = fc
+  .tuple(fc.double({ min: -20, max: 40, noNaN: true }), fc.double({ min: 0, max: 25, noNaN: true }))
+  .map(([min, range]) => [min, min + range] as const);
 
 describe('single sine (Baskerville & Emin 1969), against numerical integration of the same curve', () => {
   it('is equal to 0.01 degree-day for any day, with and without an upper threshold', () => {
@@ -19,7 +21,9 @@ describe('single sine (Baskerville & Emin 1969), against numerical integration o
       fc.property(day, fc.double({ min: 0, max: 15, noNaN: true }), ([min, max], lower) => {
         expect(Math.abs(dailyDegreeDays(min, max, { lowerC: lower }, 'single-sine') - byIntegration(min, max, lower))).toBeLessThan(0.01);
         const upper = lower + 15;
-        expect(Math.abs(dailyDegreeDays(min, max, { lowerC: lower, upperC: upper }, 'single-sine') - byIntegration(min, max, lower, upper))).toBeLessThan(0.01);
+        expect(
+          Math.abs(dailyDegreeDays(min, max, { lowerC: lower, upperC: upper }, 'single-sine') - byIntegration(min, max, lower, upper)),
+        ).toBeLessThan(0.01);
       }),
       { numRuns: 60 },
     );
@@ -42,10 +46,15 @@ describe('average with thresholds', () => {
 describe('both', () => {
   it('a warmer day never gains fewer degree-days', () => {
     fc.assert(
-      fc.property(day, fc.double({ min: 0, max: 5, noNaN: true }), fc.constantFrom('average' as const, 'single-sine' as const), ([min, max], more, method) => {
-        const limits = { lowerC: 10, upperC: 30 };
-        expect(dailyDegreeDays(min + more, max + more, limits, method)).toBeGreaterThanOrEqual(dailyDegreeDays(min, max, limits, method) - 1e-9);
-      }),
+      fc.property(
+        day,
+        fc.double({ min: 0, max: 5, noNaN: true }),
+        fc.constantFrom('average' as const, 'single-sine' as const),
+        ([min, max], more, method) => {
+          const limits = { lowerC: 10, upperC: 30 };
+          expect(dailyDegreeDays(min + more, max + more, limits, method)).toBeGreaterThanOrEqual(dailyDegreeDays(min, max, limits, method) - 1e-9);
+        },
+      ),
     );
   });
   it('refuses a minimum above the maximum, thresholds the wrong way round, and what is no number', () => {

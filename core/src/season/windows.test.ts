@@ -5,8 +5,19 @@ import { accumulated, crossingDate } from './crossing.ts';
 import { nextWorkable, windowStanding, type SeasonContext } from './windows.ts';
 import type { WeatherSeries } from './weather.ts';
 
-const context = (date: string | null, extra: Partial<SeasonContext> = {}): SeasonContext => ({ date, climate: 'continental', hemisphere: 'N', weather: null, ...extra });
-const spring: Window = { id: 'spring', name: 'spring', mark: 'memory', calendar: { default: { from: '04-01', to: '04-30' }, mediterranean: { from: '03-01', to: '03-31' } } };
+const context = (date: string | null, extra: Partial<SeasonContext> = {}): SeasonContext => ({
+  date,
+  climate: 'continental',
+  hemisphere: 'N',
+  weather: null,
+  ...extra,
+});
+const spring: Window = {
+  id: 'spring',
+  name: 'spring',
+  mark: 'memory',
+  calendar: { default: { from: '04-01', to: '04-30' }, mediterranean: { from: '03-01', to: '03-31' } },
+};
 const winter: Window = { id: 'winter', name: 'winter', mark: 'memory', calendar: { default: { from: '11-15', to: '03-15' } } };
 
 describe('calendar', () => {
@@ -44,7 +55,9 @@ describe('calendar windows, at every boundary', () => {
   it('belongs to October in the south', () => expect(windowStanding(spring, context('2026-10-10', { hemisphere: 'S' })).state).toBe('open'));
   it('is unknown without a date, a climate it covers, or a dated event', () => {
     expect(windowStanding(spring, context(null)).state).toBe('unknown');
-    expect(windowStanding({ id: 'x', name: 'x', mark: 'memory', calendar: { arid: { from: '04-01', to: '04-30' } } }, context('2026-04-10')).state).toBe('unknown');
+    expect(
+      windowStanding({ id: 'x', name: 'x', mark: 'memory', calendar: { arid: { from: '04-01', to: '04-30' } } }, context('2026-04-10')).state,
+    ).toBe('unknown');
     expect(windowStanding({ id: 'x', name: 'x', mark: 'memory', event: 'petal fall' }, context('2026-04-10')).basis).toContain('petal fall');
   });
   it('says the next day work makes sense', () => {
@@ -59,7 +72,13 @@ function evenWeather(from: string, to: string): WeatherSeries {
   for (let on = from; on <= to; on = addDays(on, 1)) days.push({ on, minC: 10, maxC: 20, rainMm: 0, windMs: 1, humidityPct: 70 });
   return { station: 'Even', days };
 }
-const hatch: Window = { id: 'hatch', name: 'hatch', mark: 'memory', degreeDays: { baseC: 5, biofix: '01-01', from: 1000, to: 1200 }, calendar: { default: { from: '06-01', to: '06-30' } } };
+const hatch: Window = {
+  id: 'hatch',
+  name: 'hatch',
+  mark: 'memory',
+  degreeDays: { baseC: 5, biofix: '01-01', from: 1000, to: 1200 },
+  calendar: { default: { from: '06-01', to: '06-30' } },
+};
 
 describe('degree-day windows', () => {
   it('adds from biofix to today, both days counted', () => {

@@ -3,7 +3,17 @@ import type { Cause, TreatmentOption } from '../edition/edition.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { decide, optionStandings } from './decide.ts';
 
-const option = (id: string, act: TreatmentOption['act'], extra: Partial<TreatmentOption> = {}): TreatmentOption => ({ id, act, title: id, how: id, not: [], cautions: [], effect: 'good', mark: 'memory', ...extra });
+const option = (id: string, act: TreatmentOption['act'], extra: Partial<TreatmentOption> = {}): TreatmentOption => ({
+  id,
+  act,
+  title: id,
+  how: id,
+  not: [],
+  cautions: [],
+  effect: 'good',
+  mark: 'memory',
+  ...extra,
+});
 const cause: Cause = {
   ...smallEdition.causes[0]!,
   worth: 'It spreads.',
@@ -14,15 +24,21 @@ const on = (date: string) => ({ date, climate: null, hemisphere: 'N', weather: n
 const decideOn = (c: Cause, date: string, p = 0.9) => decide(c, p, optionStandings(c, on(date)));
 
 describe('decision', () => {
-  it('orders options from gentle to strong', () => expect(optionStandings(cause, on('2026-04-10')).map((o) => o.option.id)).toEqual(['nothing', 'pick', 'spray']));
-  it('takes the preferred option while its window is open', () => expect(decideOn(cause, '2026-04-10')).toMatchObject({ act: 'contact', option: 'spray', noteFor: null }));
+  it('orders options from gentle to strong', () =>
+    expect(optionStandings(cause, on('2026-04-10')).map((o) => o.option.id)).toEqual(['nothing', 'pick', 'spray']));
+  it('takes the preferred option while its window is open', () =>
+    expect(decideOn(cause, '2026-04-10')).toMatchObject({ act: 'contact', option: 'spray', noteFor: null }));
   it('says too late, notes next year, and offers what can be done by hand meanwhile', () => {
     const late = decideOn(cause, '2026-06-10');
     expect(late).toMatchObject({ act: 'physical', option: 'pick', noteFor: '2027-04-01' });
     expect(late.why).toContain('Too late for that this season');
   });
   it('says too early before the window', () => expect(decideOn(cause, '2026-02-10').why).toContain('Too early'));
-  it('leaves alone when nothing gentle is left', () => expect(decideOn({ ...cause, options: cause.options.filter((o) => o.id !== 'pick') }, '2026-06-10')).toMatchObject({ act: 'leave', noteFor: '2027-04-01' }));
+  it('leaves alone when nothing gentle is left', () =>
+    expect(decideOn({ ...cause, options: cause.options.filter((o) => o.id !== 'pick') }, '2026-06-10')).toMatchObject({
+      act: 'leave',
+      noteFor: '2027-04-01',
+    }));
   it('refers a notifiable cause at any time of the year', () => {
     const notifiable = { ...cause, notifiable: true, options: [option('authority', 'refer', { preferred: true })] };
     expect(decideOn(notifiable, '2026-12-10').act).toBe('refer');

@@ -242,19 +242,17 @@ export async function createCase(db: Database, deskId: string, body: NewCase, at
     const { place, ...caller } = body.caller;
     await tx.insert(callers).values({ id: callerId, deskId, ...caller });
     await tx.insert(gardens).values({ id: gardenId, deskId, callerId, place, stationId: station?.id ?? null });
-    await tx
-      .insert(cases)
-      .values({
-        id: body.id,
-        deskId,
-        number: (desk?.next ?? 2) - 1,
-        status: 'waiting',
-        channel: body.channel,
-        callerId,
-        gardenId,
-        opening: body.opening,
-        receivedAt: at.now,
-      });
+    await tx.insert(cases).values({
+      id: body.id,
+      deskId,
+      number: (desk?.next ?? 2) - 1,
+      status: 'waiting',
+      channel: body.channel,
+      callerId,
+      gardenId,
+      opening: body.opening,
+      receivedAt: at.now,
+    });
     await addQuestion(tx, deskId, body.id, { id: body.questionId, title: '' }, at);
   });
 }

@@ -77,33 +77,29 @@ async function answer(db: Database, setting: Setting, demo: DemoCase, questionId
   for (const [i, utterance] of utterances.entries()) {
     const statementId = randomUUID();
     const saidAt = instantOf(date, demo.minute + 1 + i);
-    await db
-      .insert(statements)
-      .values({
-        id: statementId,
-        deskId,
-        questionId,
-        said: typeof utterance === 'string' ? utterance : utterance.say,
-        asked: typeof utterance === 'string' ? null : utterance.ask,
-        saidAt,
-      });
+    await db.insert(statements).values({
+      id: statementId,
+      deskId,
+      questionId,
+      said: typeof utterance === 'string' ? utterance : utterance.say,
+      asked: typeof utterance === 'string' ? null : utterance.ask,
+      saidAt,
+    });
     for (const reading of setting.understander.understand([utterance]).readings) {
       const id = randomUUID();
       readingIds.push(id);
-      await db
-        .insert(readings)
-        .values({
-          id,
-          deskId,
-          questionId,
-          statementId,
-          position: ++position,
-          finding: reading.finding,
-          answer: reading.answer,
-          channel: reading.channel,
-          fromWords: reading.from,
-          takenAt: saidAt,
-        });
+      await db.insert(readings).values({
+        id,
+        deskId,
+        questionId,
+        statementId,
+        position: ++position,
+        finding: reading.finding,
+        answer: reading.answer,
+        channel: reading.channel,
+        fromWords: reading.from,
+        takenAt: saidAt,
+      });
     }
   }
   const taken = understanding.readings.map(({ finding, answer: given, channel }) => ({ finding, answer: given, channel }));
@@ -143,20 +139,18 @@ async function answer(db: Database, setting: Setting, demo: DemoCase, questionId
     sayDate,
     today: date,
   });
-  await db
-    .insert(advice)
-    .values({
-      id: randomUUID(),
-      deskId,
-      questionId,
-      body,
-      act: standing.decision.act,
-      causeId: leader.cause,
-      probability: leader.probability,
-      edition: edition.version,
-      byPerson: setting.advisor.id,
-      updatedAt: at,
-    });
+  await db.insert(advice).values({
+    id: randomUUID(),
+    deskId,
+    questionId,
+    body,
+    act: standing.decision.act,
+    causeId: leader.cause,
+    probability: leader.probability,
+    edition: edition.version,
+    byPerson: setting.advisor.id,
+    updatedAt: at,
+  });
   return host;
 }
 
@@ -180,20 +174,18 @@ async function seedCase(db: Database, setting: Setting, demo: DemoCase, number: 
     takenBy: demo.said ? setting.advisor.id : null,
     followUpOn: demo.said ? addDays(date, FOLLOW_UP_DAYS) : null,
   });
-  await db
-    .insert(caseQuestions)
-    .values({
-      id: questionId,
-      deskId,
-      caseId,
-      position: 1,
-      stationId,
-      climate: DEMO_DESK.climate,
-      hemisphere: DEMO_DESK.hemisphere,
-      setting: demo.channel === 'table' ? 'table' : 'phone',
-      edition: edition.version,
-      openedOn: date,
-    });
+  await db.insert(caseQuestions).values({
+    id: questionId,
+    deskId,
+    caseId,
+    position: 1,
+    stationId,
+    climate: DEMO_DESK.climate,
+    hemisphere: DEMO_DESK.hemisphere,
+    setting: demo.channel === 'table' ? 'table' : 'phone',
+    edition: edition.version,
+    openedOn: date,
+  });
   if (!demo.said) return;
   const hostId = await answer(db, setting, demo, questionId, date);
   await db.update(caseQuestions).set({ hostId }).where(eq(caseQuestions.id, questionId));

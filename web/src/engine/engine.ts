@@ -58,10 +58,15 @@ export function useStanding(edition: Edition | undefined, input: ConsultInput | 
   });
 }
 
+/** Understands a finished line, for taking it down: never an answer that was meant for half of it. */
+export async function hear(edition: Edition, said: string, asked: string | null, hostId: string | null): Promise<Heard> {
+  const engine = await engineFor(edition);
+  return engine.understand(edition.version, said ? [asked ? { ask: asked, say: said } : said] : [], hostId);
+}
+
+/** Understands a line while it is typed. */
 export function useHeard(edition: Edition | undefined, said: string, asked: string | null, hostId: string | null): Heard | null {
   const text = said.trim();
-  const heard = useEngine(edition, JSON.stringify([text, asked, hostId]), (engine) =>
-    engine.understand(edition?.version ?? '', text ? [asked ? { ask: asked, say: text } : text] : [], hostId),
-  );
+  const heard = useEngine(edition, JSON.stringify([text, asked, hostId]), () => hear(edition as Edition, text, asked, hostId));
   return text ? heard : null;
 }

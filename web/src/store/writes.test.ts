@@ -6,11 +6,44 @@ import { opened } from './work.ts';
 import { applyWrite, type CaseWrite } from './writes.ts';
 
 const view: CaseView = {
-  id: 'c1', number: 1, status: 'open', channel: 'telephone', caller: { name: 'Tilda', phone: '', email: '', place: '' }, opening: '', receivedAt: '2026-06-14T08:00:00Z', followUpOn: null, hosts: [], causes: [],
-  questions: [{ id: 'q1', position: 1, title: '', hostId: null, stationId: null, climate: 'continental', hemisphere: 'N', setting: 'phone', edition: 'e', openedOn: '2026-06-14', statements: [], readings: [], snapshot: null, advice: null }],
+  id: 'c1',
+  number: 1,
+  status: 'open',
+  channel: 'telephone',
+  caller: { name: 'Tilda', phone: '', email: '', place: '' },
+  opening: '',
+  receivedAt: '2026-06-14T08:00:00Z',
+  followUpOn: null,
+  hosts: [],
+  causes: [],
+  questions: [
+    {
+      id: 'q1',
+      position: 1,
+      title: '',
+      hostId: null,
+      stationId: null,
+      climate: 'continental',
+      hemisphere: 'N',
+      setting: 'phone',
+      edition: 'e',
+      openedOn: '2026-06-14',
+      statements: [],
+      readings: [],
+      snapshot: null,
+      advice: null,
+    },
+  ],
 };
 const at = '2026-06-14T08:01:00Z';
-const reading = (id: string): CaseWrite => ({ id: `w-${id}`, caseId: 'c1', at, kind: 'reading', questionId: 'q1', body: { id, finding: 'webbing', answer: 'none', channel: 'caller', from: '', statementId: null } });
+const reading = (id: string): CaseWrite => ({
+  id: `w-${id}`,
+  caseId: 'c1',
+  at,
+  kind: 'reading',
+  questionId: 'q1',
+  body: { id, finding: 'webbing', answer: 'none', channel: 'caller', from: '', statementId: null },
+});
 
 describe('writes', () => {
   it('show at once and change nothing when laid over a copy that has them', () => {
@@ -19,14 +52,44 @@ describe('writes', () => {
     expect(applyWrite(once, reading('r1'))).toEqual(once);
   });
   it('withdraw and take in again', () => {
-    const withdrawal = (withdrawn: boolean): CaseWrite => ({ id: 'w', caseId: 'c1', at, kind: 'withdrawal', questionId: 'q1', readingId: 'r1', body: { withdrawn } });
+    const withdrawal = (withdrawn: boolean): CaseWrite => ({
+      id: 'w',
+      caseId: 'c1',
+      at,
+      kind: 'withdrawal',
+      questionId: 'q1',
+      readingId: 'r1',
+      body: { withdrawn },
+    });
     const out = applyWrite(applyWrite(view, reading('r1')), withdrawal(true));
     expect(out.questions[0]!.readings[0]!.withdrawnAt).toBe(at);
     expect(applyWrite(out, withdrawal(false)).questions[0]!.readings[0]!.withdrawnAt).toBeNull();
   });
   it('answer a case with the day and edition of the advice', () => {
-    const answered = applyWrite(view, { id: 'w', caseId: 'c1', at, kind: 'advice', questionId: 'q1', by: 'Ada', body: { id: 'a', body: 'x', act: 'leave', causeId: 'pear-rust', probability: 0.9, edition: 'e2', date: '2026-06-15', overrule: '', followUpOn: '2026-06-29' } });
-    expect(answered).toMatchObject({ status: 'answered', followUpOn: '2026-06-29', questions: [{ openedOn: '2026-06-15', edition: 'e2', advice: { by: 'Ada' } }] });
+    const answered = applyWrite(view, {
+      id: 'w',
+      caseId: 'c1',
+      at,
+      kind: 'advice',
+      questionId: 'q1',
+      by: 'Ada',
+      body: {
+        id: 'a',
+        body: 'x',
+        act: 'leave',
+        causeId: 'pear-rust',
+        probability: 0.9,
+        edition: 'e2',
+        date: '2026-06-15',
+        overrule: '',
+        followUpOn: '2026-06-29',
+      },
+    });
+    expect(answered).toMatchObject({
+      status: 'answered',
+      followUpOn: '2026-06-29',
+      questions: [{ openedOn: '2026-06-15', edition: 'e2', advice: { by: 'Ada' } }],
+    });
   });
 });
 

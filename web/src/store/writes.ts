@@ -92,7 +92,7 @@ export function applyWrite(view: CaseView, write: CaseWrite): CaseView {
       ...view,
       ...(status ? { status } : {}),
       ...(followUpOn !== undefined ? { followUpOn } : {}),
-      caller: { ...view.caller, ...(caller) },
+      caller: { ...view.caller, ...caller },
     };
   }
   const questions = view.questions.map((question) => (question.id === write.questionId ? inQuestion(question, write) : question));

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { styled } from 'styled-components';
 import { Button as ComboButton, ComboBox, Input, Label, ListBox, ListBoxItem, Popover } from 'react-aria-components';
 import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
@@ -92,7 +93,7 @@ interface Props {
 }
 
 /** Who calls, about which plant, from where; one tab for each question of the call. */
-export function CaseHeader({ view, question, edition, session, date, onQuestion, onAddQuestion, onChange }: Props) {
+export const CaseHeader = memo(function CaseHeader({ view, question, edition, session, date, onQuestion, onAddQuestion, onChange }: Props) {
   const plantName = (id: string | null) => edition.plants.find((p) => p.id === id)?.name;
   return (
     <Head>
@@ -152,4 +153,4 @@ export function CaseHeader({ view, question, edition, session, date, onQuestion,
       </Tabs>
     </Head>
   );
-}
+});

@@ -14,7 +14,7 @@ const Strip = styled.p`
 const SAME = 1e-6;
 
 /** For an answered question: when, with which knowledge, and whether the engine says the same again. */
-export function Reproduced({ question, standing }: { question: QuestionView; standing: Standing }) {
+export function Reproduced({ caseId, question, standing }: { caseId: string; question: QuestionView; standing: Standing }) {
   const { advice, snapshot } = question;
   if (!advice) return null;
   const now = standing.candidates[0];
@@ -28,7 +28,7 @@ export function Reproduced({ question, standing }: { question: QuestionView; sta
         : snapshot
           ? `Since then readings have changed: it was ${percent(advice.probability)} %.`
           : ''}{' '}
-      <Link to={`/case/${location.pathname.split('/')[2] ?? ''}/reply/${question.id}`}>The reply</Link>
+      <Link to={`/case/${caseId}/reply/${question.id}`}>The reply</Link>
     </Strip>
   );
 }

@@ -1,4 +1,4 @@
-import { useLayoutEffect, useRef, useState } from 'react';
+import { memo, useLayoutEffect, useRef, useState } from 'react';
 import { styled } from 'styled-components';
 import type { ReadingView } from '@sounding/contract/api.ts';
 import { readingText } from '@sounding/core/consult/words.ts';
@@ -119,7 +119,7 @@ interface Props {
 }
 
 /** The trace that sinks as doubt falls. Every mark is a reading; choosing one shows the standing at that moment. */
-export function SoundingLine({ marks, readings, edition, at, onStep }: Props) {
+export const SoundingLine = memo(function SoundingLine({ marks, readings, edition, at, onStep }: Props) {
   const chart = useRef<HTMLDivElement>(null);
   const [height, setHeight] = useState(420);
   useLayoutEffect(() => {
@@ -208,4 +208,4 @@ export function SoundingLine({ marks, readings, edition, at, onStep }: Props) {
       </Foot>
     </Panel>
   );
-}
+});

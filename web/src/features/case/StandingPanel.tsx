@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { styled } from 'styled-components';
 import type { ReadingView } from '@sounding/contract/api.ts';
 import type { Candidate, Standing } from '@sounding/core/consult/consult.ts';
@@ -141,7 +141,7 @@ interface Props {
 }
 
 /** The causes as they stand, what speaks for and against the one looked at, and what to do about it. */
-export function StandingPanel({ standing, edition, taken, backAt, hostName }: Props) {
+export const StandingPanel = memo(function StandingPanel({ standing, edition, taken, backAt, hostName }: Props) {
   const [chosenId, setChosenId] = useState<string | null>(null);
   const shown = standing.candidates.slice(0, SHOWN);
   const unlisted = standing.candidates.find((c) => c.cause === UNLISTED);
@@ -186,4 +186,4 @@ export function StandingPanel({ standing, edition, taken, backAt, hostName }: Pr
       )}
     </Panel>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { styled } from 'styled-components';
 import type { QuestionView, ReadingView } from '@sounding/contract/api.ts';
 import { readingText } from '@sounding/core/consult/words.ts';
@@ -78,7 +79,7 @@ function text(edition: Edition, reading: ReadingView): string {
 }
 
 /** What was said, in the caller's own words, with what was read from it; any reading can be taken back. */
-export function WordsPanel({ question, edition, care, opening, shownIds, onWithdraw }: Props) {
+export const WordsPanel = memo(function WordsPanel({ question, edition, care, opening, shownIds, onWithdraw }: Props) {
   const rows = (readings: ReadingView[]) => (
     <List>
       {readings.map((reading) => {
@@ -128,4 +129,4 @@ export function WordsPanel({ question, edition, care, opening, shownIds, onWithd
       ))}
     </Panel>
   );
-}
+});

@@ -12,10 +12,43 @@ import { StandingPanel } from './StandingPanel.tsx';
 import { WordsPanel } from './WordsPanel.tsx';
 import { percent, timingText } from './words.ts';
 
-const reading = (id: string, finding: string, answer: string, withdrawnAt: string | null = null) => ({ id, finding, answer, channel: 'caller' as const, from: '', statementId: null, takenAt: '2026-06-14T08:00:00Z', withdrawnAt });
+const reading = (id: string, finding: string, answer: string, withdrawnAt: string | null = null) => ({
+  id,
+  finding,
+  answer,
+  channel: 'caller' as const,
+  from: '',
+  statementId: null,
+  takenAt: '2026-06-14T08:00:00Z',
+  withdrawnAt,
+});
 const taken = [reading('r1', 'holes', 'some'), reading('r2', 'coating', 'white')];
-const standing = new Consultant(smallEdition).consult({ host: 'bean', date: '2026-06-14', climate: 'continental', hemisphere: 'N', setting: 'phone', readings: taken, unanswered: [], weather: null });
-const question: QuestionView = { id: 'q', position: 1, title: '', hostId: 'bean', stationId: null, climate: 'continental', hemisphere: 'N', setting: 'phone', edition: 'small-1', openedOn: '2026-06-14', statements: [], readings: [...taken, reading('r3', 'frost', 'unknown')], snapshot: null, advice: null };
+const standing = new Consultant(smallEdition).consult({
+  host: 'bean',
+  date: '2026-06-14',
+  climate: 'continental',
+  hemisphere: 'N',
+  setting: 'phone',
+  readings: taken,
+  unanswered: [],
+  weather: null,
+});
+const question: QuestionView = {
+  id: 'q',
+  position: 1,
+  title: '',
+  hostId: 'bean',
+  stationId: null,
+  climate: 'continental',
+  hemisphere: 'N',
+  setting: 'phone',
+  edition: 'small-1',
+  openedOn: '2026-06-14',
+  statements: [],
+  readings: [...taken, reading('r3', 'frost', 'unknown')],
+  snapshot: null,
+  advice: null,
+};
 
 describe('line layout', () => {
   it('keeps labels apart and inside', () => {
@@ -30,14 +63,30 @@ describe('line layout', () => {
 });
 
 describe('words', () => {
-  it('never rounds a doubt away', () => expect([percent(0.0001), percent(0), percent(0.5), percent(0.9999), percent(1)]).toEqual(['<1', '0', '50', '>99', '100']));
-  it('says when', () => expect(timingText({ window: 'w', name: 'w', state: 'closed', from: null, to: null, fromBand: null, nextFrom: '2027-04-24', basis: '', mark: 'memory' })).toBe('too late; note 24 Apr 2027'));
+  it('never rounds a doubt away', () =>
+    expect([percent(0.0001), percent(0), percent(0.5), percent(0.9999), percent(1)]).toEqual(['<1', '0', '50', '>99', '100']));
+  it('says when', () =>
+    expect(
+      timingText({
+        window: 'w',
+        name: 'w',
+        state: 'closed',
+        from: null,
+        to: null,
+        fromBand: null,
+        nextFrom: '2027-04-24',
+        basis: '',
+        mark: 'memory',
+      }),
+    ).toBe('too late; note 24 Apr 2027'));
 });
 
 describe('what was said', () => {
   it('shows each reading with its channel and lets it be taken back', async () => {
     const onWithdraw = jest.fn();
-    renderInk(<WordsPanel question={question} edition={smallEdition} care={[]} opening="Holes!" shownIds={new Set(['r1', 'r2'])} onWithdraw={onWithdraw} />);
+    renderInk(
+      <WordsPanel question={question} edition={smallEdition} care={[]} opening="Holes!" shownIds={new Set(['r1', 'r2'])} onWithdraw={onWithdraw} />,
+    );
     expect(screen.getByText('“Holes!”')).toBeTruthy();
     expect(screen.getAllByText('frost: cannot say').length).toBeGreaterThan(0);
     await userEvent.click(screen.getByRole('button', { name: 'undo holes: some' }));
@@ -69,7 +118,20 @@ describe('standing', () => {
 
 describe('dock', () => {
   const finding = smallEdition.findings[2]!;
-  const props = { edition: smallEdition, standing: { ...standing, enough: { enough: false as const, because: 'still-open' as const } }, finding, place: 0, askPlant: false, opening: '', draft: '', heard: null, onDraft: () => undefined, onKeyDown: () => undefined, onAnswer: () => undefined, onReply: () => undefined };
+  const props = {
+    edition: smallEdition,
+    standing: { ...standing, enough: { enough: false as const, because: 'still-open' as const } },
+    finding,
+    place: 0,
+    askPlant: false,
+    opening: '',
+    draft: '',
+    heard: null,
+    onDraft: () => undefined,
+    onKeyDown: () => undefined,
+    onAnswer: () => undefined,
+    onReply: () => undefined,
+  };
   it('reads the question out with a key for every answer', () => {
     const onAnswer = jest.fn();
     renderInk(<Dock {...props} onAnswer={onAnswer} />);

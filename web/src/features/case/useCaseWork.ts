@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useCallback, useEffect } from 'react';
 import { useStore } from 'react-redux';
 import type { CaseView } from '@sounding/contract/api.ts';
 import { useCaseQuery } from '../../store/api.ts';
@@ -19,8 +19,11 @@ export function useCaseWork(caseId: string): { view: CaseView | undefined; error
   useEffect(() => {
     if (data) dispatch(opened({ view: data, unsent: store.getState().outbox.pending }));
   }, [data, dispatch, store]);
-  const write = (body: NewWrite) => {
-    dispatch(queued({ ...body, id: crypto.randomUUID(), caseId, at: new Date().toISOString() }));
-  };
+  const write = useCallback(
+    (body: NewWrite) => {
+      dispatch(queued({ ...body, id: crypto.randomUUID(), caseId, at: new Date().toISOString() }));
+    },
+    [dispatch, caseId],
+  );
   return { view, error: view ? null : error, write };
 }

@@ -1,0 +1,195 @@
+import { useCallback, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { styled } from 'styled-components';
+import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
+import type { Finding } from '@sounding/core/edition/edition.ts';
+import { hear, useHeard } from '../../engine/engine.ts';
+import { useAddQuestionMutation } from '../../store/api.ts';
+import { Notice } from '../../ui/controls.tsx';
+import { CaseHeader } from './CaseHeader.tsx';
+import { Dock } from './Dock.tsx';
+import { Reproduced } from './Reproduced.tsx';
+import { SoundingLine } from './SoundingLine.tsx';
+import { StandingPanel } from './StandingPanel.tsx';
+import type { NewWrite } from './useCaseWork.ts';
+import { useQuestionStanding } from './useQuestionStanding.ts';
+import { useTakeDown } from './useTakeDown.ts';
+import { WordsPanel } from './WordsPanel.tsx';
+
+const View = styled.div`
+  height: 100%;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  @media (max-width: 900px) {
+    height: auto;
+    grid-template-rows: auto auto auto;
+  }
+`;
+const Columns = styled.div`
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(250px, 27fr) minmax(270px, 27fr) minmax(420px, 46fr);
+  @media (max-width: 900px) {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    > :nth-child(2) {
+      min-height: 380px;
+    }
+    > :nth-child(3) {
+      grid-column: 1 / -1;
+    }
+  }
+`;
+const Wait = styled.div`
+  padding: 40px 24px;
+`;
+/** Talk that begins like this answers the question on the screen. */
+const YES_NO = /^(yes|yeah|yep|no|nope|nah|a bit|a little|not really|definitely)\b/i;
+const NO_CARE: never[] = [];
+
+interface Props {
+  view: CaseView;
+  question: QuestionView;
+  session: SessionView;
+  write: (write: NewWrite) => void;
+}
+
+/** One question of a call on the table: words and readings, sounding line, standing, and the dock to ask from. */
+export function QuestionTable({ view, question, session, write }: Props) {
+  const navigate = useNavigate();
+  const [, setSearch] = useSearchParams();
+  const [addQuestion] = useAddQuestionMutation();
+  const entry = useRef<HTMLInputElement>(null);
+  /** The mark stepped back to: how many readings count; null = all. */
+  const [mark, setMark] = useState<number | null>(null);
+  const [place, setPlace] = useState(0);
+  const [draft, setDraft] = useState('');
+  const { edition, date, taken, standing, shown } = useQuestionStanding(question, session, mark);
+  const down = useTakeDown(question, write);
+
+  const open = standing?.questions ?? [];
+  const next = open[Math.min(place, open.length - 1)];
+  const finding: Finding | null = edition?.findings.find((f) => f.id === next?.finding) ?? null;
+  const asked = finding && YES_NO.test(draft.trim()) ? finding.ask : null;
+  const heard = useHeard(edition, draft, asked, question.hostId);
+  const allSaid = [question.position === 1 ? view.opening : '', ...question.statements.map((s) => s.said)].join('. ');
+  const everything = useHeard(edition, allSaid, null, question.hostId);
+
+  const at = mark === null ? taken.length : Math.min(mark, taken.length);
+  const shownTaken = useMemo(() => taken.slice(0, at), [taken, at]);
+  const shownIds = useMemo(() => new Set(shownTaken.map((r) => r.id)), [shownTaken]);
+  const count = taken.length;
+  const stepTo = useCallback((to: number) => setMark(to >= count ? null : Math.max(0, to)), [count]);
+  const onQuestion = useCallback((id: string) => setSearch({ q: id }), [setSearch]);
+  const onAddQuestion = useCallback(() => {
+    const id = crypto.randomUUID();
+    void addQuestion({ caseId: view.id, id }).then((result) => {
+      if (!('error' in result)) setSearch({ q: id });
+    });
+  }, [addQuestion, view.id, setSearch]);
+
+  if (!edition || !standing || !shown) {
+    return (
+      <Wait>
+        <Notice>Opening the case …</Notice>
+      </Wait>
+    );
+  }
+
+  const untouched = question.statements.length === 0 && question.readings.length === 0;
+  const opening = question.position === 1 && untouched ? view.opening : '';
+  const askPlant = question.hostId === null && place === 0 && !standing.enough.enough;
+  const goOn = () => {
+    setPlace(0);
+    setMark(null);
+    entry.current?.focus();
+  };
+  const answerWith = (given: string) => {
+    if (!finding) return;
+    down.answer(finding, given);
+    goOn();
+  };
+  const takeIn = () => {
+    const said = draft.trim();
+    void hear(edition, said, asked, question.hostId).then((whole) => down.words(said, asked, whole));
+    setDraft('');
+    goOn();
+  };
+  const reply = () => {
+    down.snapshot(edition.version, standing, taken);
+    void navigate(`/case/${view.id}/reply/${question.id}`);
+  };
+  const onEnter = () => {
+    if (draft.trim()) takeIn();
+    else if (opening) setDraft(opening);
+    else if (standing.enough.enough) reply();
+  };
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'Escape') setDraft('');
+    if (event.key === 'Enter') onEnter();
+    if (draft !== '' || event.ctrlKey || event.metaKey || event.altKey) return;
+    const digit = /^Digit(\d)$/.exec(event.code)?.[1] ?? (/^\d$/.test(event.key) ? event.key : undefined);
+    const answer =
+      askPlant || digit === undefined ? undefined : digit === '0' ? 'unknown' : finding?.answers[Number(digit) - 1 + (event.shiftKey ? 9 : 0)]?.id;
+    const keys: Record<string, () => void> = {
+      '[': () => stepTo(at - 1),
+      ']': () => stepTo(at + 1),
+      ArrowDown: () => setPlace(Math.min(place + 1, open.length - 1)),
+      ArrowUp: () => setPlace(Math.max(0, place - 1)),
+    };
+    const chosen = answer ? () => answerWith(answer) : keys[event.key];
+    if (!chosen) return;
+    event.preventDefault();
+    chosen();
+  };
+
+  return (
+    <View>
+      <CaseHeader
+        view={view}
+        question={question}
+        edition={edition}
+        session={session}
+        date={date}
+        onQuestion={onQuestion}
+        onAddQuestion={onAddQuestion}
+        onChange={down.change}
+      />
+      <Columns>
+        <WordsPanel
+          question={question}
+          edition={edition}
+          care={everything?.careAnswers ?? NO_CARE}
+          opening={question.position === 1 ? view.opening : ''}
+          shownIds={shownIds}
+          onWithdraw={down.withdraw}
+        />
+        <SoundingLine marks={standing.sounding} readings={taken} edition={edition} at={at} onStep={stepTo} />
+        <StandingPanel
+          standing={shown}
+          edition={edition}
+          taken={shownTaken}
+          backAt={mark === null ? null : at}
+          hostName={edition.plants.find((p) => p.id === question.hostId)?.name.toLowerCase() ?? 'plants'}
+        />
+      </Columns>
+      <div>
+        <Reproduced caseId={view.id} question={question} standing={standing} />
+        <Dock
+          ref={entry}
+          edition={edition}
+          standing={standing}
+          finding={finding}
+          place={place}
+          askPlant={askPlant}
+          opening={opening}
+          draft={draft}
+          heard={heard}
+          onDraft={setDraft}
+          onKeyDown={onKeyDown}
+          onAnswer={answerWith}
+          onReply={reply}
+        />
+      </div>
+    </View>
+  );
+}

@@ -1,0 +1,63 @@
+import { useCallback } from 'react';
+import type { QuestionView, ReadingView } from '@sounding/contract/api.ts';
+import { ENGINE_VERSION, type Standing } from '@sounding/core/consult/consult.ts';
+import type { Finding } from '@sounding/core/edition/edition.ts';
+import type { Heard } from '../../engine/engine.worker.ts';
+import type { NewWrite } from './useCaseWork.ts';
+
+/** Everything an advisor can set down about one question, each as one write. */
+export function useTakeDown(question: QuestionView, write: (write: NewWrite) => void) {
+  const questionId = question.id;
+  const { setting, hostId } = question;
+  const answer = useCallback(
+    (finding: Finding, given: string) => {
+      const channel = setting === 'table' ? 'in-hand' : 'caller-looked';
+      write({
+        kind: 'reading',
+        questionId,
+        body: { id: crypto.randomUUID(), finding: finding.id, answer: given, channel, from: finding.ask, statementId: null },
+      });
+    },
+    [write, questionId, setting],
+  );
+  const words = useCallback(
+    (said: string, asked: string | null, heard: Heard) => {
+      const statementId = crypto.randomUUID();
+      const readings = heard.readings.map(({ finding, answer: given, channel, from }) => ({
+        id: crypto.randomUUID(),
+        finding,
+        answer: given,
+        channel,
+        from,
+        statementId,
+      }));
+      write({ kind: 'statement', questionId, body: { id: statementId, said, asked, readings } });
+      if (heard.host && !hostId) write({ kind: 'question', questionId, body: { hostId: heard.host.id } });
+    },
+    [write, questionId, hostId],
+  );
+  const withdraw = useCallback(
+    (reading: ReadingView, withdrawn: boolean) => write({ kind: 'withdrawal', questionId, readingId: reading.id, body: { withdrawn } }),
+    [write, questionId],
+  );
+  const change = useCallback(
+    (body: { hostId?: string | null; stationId?: string | null; setting?: 'phone' | 'table' }) => write({ kind: 'question', questionId, body }),
+    [write, questionId],
+  );
+  const snapshot = useCallback(
+    (edition: string, standing: Standing, taken: readonly ReadingView[]) =>
+      write({
+        kind: 'snapshot',
+        questionId,
+        body: {
+          id: crypto.randomUUID(),
+          edition,
+          engine: ENGINE_VERSION,
+          standing: standing.candidates.map(({ cause, probability }) => ({ cause, probability })),
+          readings: taken.map((r) => r.id),
+        },
+      }),
+    [write, questionId],
+  );
+  return { answer, words, withdraw, change, snapshot };
+}
