@@ -6,7 +6,7 @@ const deny = (patterns) => ({
   '@typescript-eslint/no-restricted-imports': ['error', { patterns }],
 });
 export default defineConfig(
-  globalIgnores(['**/dist', '.tsbuild', '.data', 'server/drizzle', '**/*.mjs', '*.js', 'web/vite.config.ts', 'server/drizzle.config.ts']),
+  globalIgnores(['**/dist', 'scripts', '.tsbuild', '.data', 'server/drizzle', '**/*.mjs', '*.js', 'web/vite.config.ts', 'server/drizzle.config.ts']),
   {
     files: ['**/*.{ts,tsx}'],
     extends: [ts.configs.recommendedTypeChecked],

@@ -17,5 +17,13 @@ const project = (name, extra = {}) => ({
 });
 export default {
   testTimeout: 20000,
-  projects: [project('core'), project('knowledge'), project('contract'), project('cli'), project('server'), project('bench'), project('web', { testEnvironment: '<rootDir>/../jest-env-web.js' })],
+  projects: [
+    project('core'),
+    project('knowledge'),
+    project('contract'),
+    project('cli'),
+    project('server'),
+    project('bench'),
+    project('web', { testEnvironment: '<rootDir>/../jest-env-web.js' }),
+  ],
 };

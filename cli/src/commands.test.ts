@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
+import { caseOutput, publishedSchemas } from '@sounding/contract/caseOutput.ts';
 import { compile } from '@sounding/knowledge/compile.ts';
 import { degreeDayTable } from './degreeDaysCommand.ts';
 import { diagnoseText, vocabulary } from './diagnoseCommand.ts';
@@ -8,6 +9,18 @@ import { parseJsonOrLines } from './input.ts';
 
 const { edition } = compile(fileURLToPath(new URL('../../knowledge/data', import.meta.url)));
 const diagnose = (value: unknown) => JSON.parse(diagnoseText(JSON.stringify(value), edition)) as Record<string, unknown>;
+
+describe('published schemas', () => {
+  it('are those the program checks with', () => {
+    for (const [name, schema] of Object.entries(publishedSchemas())) {
+      expect(JSON.parse(readFileSync(new URL(`../../docs/schema/${name}`, import.meta.url), 'utf8'))).toEqual(JSON.parse(JSON.stringify(schema)));
+    }
+  });
+  it('hold for what is printed', () => {
+    for (const words of [[], ['orange spots on my pear'], ['when do I prune my hydrangea?', 'the zorble is sticky']])
+      caseOutput.parse(diagnose({ id: 7, date: '2026-06-14', words }));
+  });
+});
 
 describe('diagnose', () => {
   it('answers the documented example with every documented field', () => {

@@ -161,6 +161,16 @@ describe('a case', () => {
   });
 });
 
+describe('a garden', () => {
+  it('remembers a plant that came up, once', async () => {
+    const { questions } = await newCase();
+    const [before] = (await connection.db.execute<{ n: number }>(sql`select count(*)::int as n from plants where host_id = 'quince'`)).rows;
+    for (let i = 0; i < 2; i++) await agent.patch(`/api/questions/${questions[0]!.id}`).send({ hostId: 'quince' }).expect(204);
+    const [after] = (await connection.db.execute<{ n: number }>(sql`select count(*)::int as n from plants where host_id = 'quince'`)).rows;
+    expect(after!.n - before!.n).toBe(1);
+  });
+});
+
 describe('what cannot be taken', () => {
   it.each([
     ['a reading nobody has defined', 'readings', { ...reading('moonlight', 'full') }, '#/finding', /"moonlight" is not a finding/],

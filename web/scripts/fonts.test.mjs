@@ -12,7 +12,9 @@ const textsBelow = (folder, endings) =>
     .map((file) => readFileSync(`${root}${folder}/${file}`, 'utf8'))
     .join('');
 // every character a reply or a view can print: dosing text must never fall back to another font or a box
-const used = new Set(`${textsBelow('knowledge/data', /\.yaml$/)}${textsBelow('web/src', /\.tsx?$/)}${textsBelow('core/src/treatment', /\.ts$/)}${textsBelow('core/src/consult', /\.ts$/)}≥≤→½°×`);
+const used = new Set(
+  `${textsBelow('knowledge/data', /\.yaml$/)}${textsBelow('web/src', /\.tsx?$/)}${textsBelow('core/src/treatment', /\.ts$/)}${textsBelow('core/src/consult', /\.ts$/)}≥≤→½°×`,
+);
 
 describe('shipped fonts', () => {
   it.each(fonts)('%s has every character that is used', (_name, font) => {

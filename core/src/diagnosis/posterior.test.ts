@@ -10,15 +10,13 @@ const situation = { plant: smallEdition.plants[1]!, month: 5, climate: 'continen
 const model = modelForSituation(smallEdition, situation);
 
 const reading = (finding: string, answer: string, channel: Channel = 'caller'): Reading => ({ finding, answer, channel });
-const anyReading = fc
-  .constantFrom(...model.findings)
-  .chain((f) =>
-    fc.record({
-      finding: fc.constant(f.id),
-      answer: fc.constantFrom(...f.answers, ...f.answers.map((a) => `not:${a}`)),
-      channel: fc.constantFrom(...CHANNELS),
-    }),
-  );
+const anyReading = fc.constantFrom(...model.findings).chain((f) =>
+  fc.record({
+    finding: fc.constant(f.id),
+    answer: fc.constantFrom(...f.answers, ...f.answers.map((a) => `not:${a}`)),
+    channel: fc.constantFrom(...CHANNELS),
+  }),
+);
 const close = (a: Float64Array, b: Float64Array) => a.forEach((p, i) => expect(p).toBeCloseTo(b[i] ?? NaN, 12));
 
 /** Every joint state of cause, truths and reports written out and added up: slow, and hard to get wrong. */

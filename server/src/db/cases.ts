@@ -17,7 +17,20 @@ import type {
 import { ApiError } from '../problems.ts';
 import type { Database, Queryable } from './connect.ts';
 import type { Who } from './desk.ts';
-import { advice, callers, caseQuestions, cases, desks, differentialSnapshots, gardens, people, readings, statements, stations } from './schema.ts';
+import {
+  advice,
+  callers,
+  caseQuestions,
+  cases,
+  desks,
+  differentialSnapshots,
+  gardens,
+  people,
+  plants,
+  readings,
+  statements,
+  stations,
+} from './schema.ts';
 
 const notFound = (what: string) => new ApiError('not-found', `This desk has no such ${what}.`);
 
@@ -292,8 +305,15 @@ export async function patchCase(db: Database, who: Who, caseId: string, patch: C
   });
 }
 
-export async function patchQuestion(db: Queryable, deskId: string, questionId: string, patch: QuestionPatch): Promise<void> {
-  await requireQuestion(db, deskId, questionId);
+/** Notes that the plant grows in the caller's garden; known plants stay as they are. */
+async function notePlant(db: Queryable, deskId: string, caseId: string, hostId: string, today: string): Promise<void> {
+  const [row] = await db.select({ gardenId: cases.gardenId }).from(cases).where(eq(cases.id, caseId));
+  if (row) await db.insert(plants).values({ id: randomUUID(), deskId, gardenId: row.gardenId, hostId, firstNamedOn: today }).onConflictDoNothing();
+}
+
+export async function patchQuestion(db: Queryable, deskId: string, questionId: string, patch: QuestionPatch, today: string): Promise<void> {
+  const question = await requireQuestion(db, deskId, questionId);
+  if (patch.hostId) await notePlant(db, deskId, question.caseId, patch.hostId, today);
   if (patch.stationId) {
     const [station] = await db
       .select({ id: stations.id })

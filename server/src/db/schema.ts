@@ -96,6 +96,21 @@ export const gardens = pgTable('gardens', {
   stationId: uuid().references(() => stations.id),
 });
 
+/** What grows in a caller's garden, as it came up in their calls: one row a kind of plant. */
+export const plants = pgTable(
+  'plants',
+  {
+    id: id(),
+    deskId: deskId(),
+    gardenId: uuid()
+      .notNull()
+      .references(() => gardens.id),
+    hostId: text().notNull(),
+    firstNamedOn: date().notNull(),
+  },
+  (t) => [uniqueIndex().on(t.gardenId, t.hostId)],
+);
+
 export type CaseStatus = 'waiting' | 'open' | 'answered' | 'closed';
 export const cases = pgTable(
   'cases',

@@ -16,6 +16,7 @@ import {
   differentialSnapshots,
   gardens,
   people,
+  plants,
   readings,
   statements,
   stations,
@@ -189,6 +190,7 @@ async function seedCase(db: Database, setting: Setting, demo: DemoCase, number: 
   if (!demo.said) return;
   const hostId = await answer(db, setting, demo, questionId, date);
   await db.update(caseQuestions).set({ hostId }).where(eq(caseQuestions.id, questionId));
+  if (hostId) await db.insert(plants).values({ id: randomUUID(), deskId, gardenId, hostId, firstNamedOn: date });
 }
 
 /** Loads Lindwater once; a database that has a desk already is left as it is. */

@@ -84,7 +84,8 @@ export function caseRoutes({ db, edition, now }: Services): Router {
       throw new ApiError('invalid-request', `hostId: "${patch.hostId}" is not a plant of edition ${edition.version}`, [
         { pointer: '#/hostId', detail: 'not a known plant' },
       ]);
-    await patchQuestion(db, whoOf(res).deskId, idParam(req, 'id'), patch);
+    const { deskId } = whoOf(res);
+    await patchQuestion(db, deskId, idParam(req, 'id'), patch, await deskToday(db, deskId, now()));
     res.status(204).end();
   });
   router.post('/questions/:id/readings', async (req, res) => {

@@ -1,0 +1,53 @@
+import { z } from 'zod';
+import { ACTS } from '@sounding/core/edition/edition.ts';
+import { caseInput, dateText } from './caseInput.ts';
+
+const day = dateText.nullable();
+
+/** What `sounding diagnose` prints for one case; see docs/formats.md. */
+export const caseOutput = z.strictObject({
+  id: z.union([z.string(), z.number()]).optional(),
+  edition: z.string(),
+  host: z.strictObject({ id: z.string(), name: z.string(), latin: z.string() }).nullable(),
+  understood: z.array(z.strictObject({ finding: z.string(), answer: z.string(), from: z.string() })),
+  notUnderstood: z.array(z.string()),
+  claims: z.array(z.strictObject({ cause: z.string(), from: z.string() })),
+  differential: z.array(
+    z.strictObject({
+      cause: z.string(),
+      name: z.string(),
+      latin: z.string().optional(),
+      also: z.array(z.string()),
+      kind: z.string(),
+      probability: z.number().min(0).max(1),
+    }),
+  ),
+  next: z.array(z.strictObject({ finding: z.string(), ask: z.string(), bits: z.number().min(0), seconds: z.number() })),
+  enough: z.boolean(),
+  decision: z.strictObject({ act: z.enum(ACTS), why: z.string() }),
+  care: z.array(z.strictObject({ plant: z.string(), topic: z.string(), answer: z.string() })),
+  timing: z.array(
+    z.strictObject({
+      option: z.string(),
+      title: z.string(),
+      state: z.enum(['not-yet', 'open', 'closing', 'closed', 'any-time', 'unknown']),
+      from: day,
+      to: day,
+      nextFrom: day,
+      basis: z.string(),
+    }),
+  ),
+  unexplained: z.array(z.string()),
+});
+
+/** The published JSON Schemas, by file name under docs/schema. */
+export function publishedSchemas(): Record<string, unknown> {
+  const schema = (of: z.ZodType, title: string, io: 'input' | 'output') => ({
+    title,
+    ...z.toJSONSchema(of, { io, target: 'draft-2020-12', unrepresentable: 'any' }),
+  });
+  return {
+    'case-input.schema.json': schema(caseInput, 'A case for sounding diagnose', 'input'),
+    'case-output.schema.json': schema(caseOutput, 'What sounding diagnose answers', 'output'),
+  };
+}
