@@ -18,7 +18,7 @@ const jobs = [
 for (const [from, name, text, variationAxes] of jobs) {
   const out = await subsetFont(await readFile(from), text, {
     targetFormat: 'woff2',
-    noLayoutClosure: true,
+    noLayoutClosure: name.startsWith('Source'),
     ...(variationAxes ? { variationAxes } : {}),
   });
   await writeFile(`${root}web/public/fonts/${name}.woff2`, out);

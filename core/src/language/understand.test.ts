@@ -58,6 +58,13 @@ describe('answers to a question', () => {
   it('reads what is said beyond the yes', () =>
     expect(pairs({ ask: 'is there powder?', say: 'yes, and holes' }).sort()).toEqual(['coating=white', 'holes=some']));
   it('takes the engine’s own question by its words', () => expect(pairs({ ask: 'what about frost?', say: 'yes' })).toEqual(['frost=yes']));
+  it('does not take the "no" of "no holes" for an answer to something else', () =>
+    expect(pairs({ ask: 'what about frost?', say: 'no holes, and powder' })).toEqual(['holes=none', 'coating=white']));
+  it('settles only what a yes can settle', () => {
+    expect(pairs({ ask: 'what about coating?', say: 'yes' })).toEqual(['coating=not:none']);
+    expect(pairs({ ask: 'what about coating?', say: 'no' })).toEqual(['coating=none']);
+    expect(pairs({ ask: 'what about test?', say: 'yes' })).toEqual([]);
+  });
   it('reads nothing from "I don’t know"', () => expect(pairs({ ask: 'is there powder?', say: "I don't know" })).toEqual([]));
 });
 

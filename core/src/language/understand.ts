@@ -33,10 +33,16 @@ export interface Understanding {
 
 type Meaning = { kind: 'finding'; finding: Finding; answer: string } | { kind: 'care'; topic: string } | { kind: 'claim'; cause: string };
 
-const YES = new Set(['yes', 'yeah', 'yep', 'aye', 'yup', 'definitely', 'certainly', 'absolutely', 'correct']);
-const NO = new Set(['no', 'nope', 'nah', 'none', 'never', 'nothing', 'not']);
+/** A yes at the beginning; a no that stands by itself, not one that belongs to the next word ("no webs"). */
+const SAYS_YES = /^\s*(yes|yeah|yep|aye|yup|definitely|certainly|absolutely|correct)\b|^\s*(a bit|a little)\s*($|[,.;!])/i;
+const SAYS_NO =
+  /^\s*(no|nope|nah|none|never|not really|not at all|nothing|not that i can see)\s*($|[,.;:!–-]|\b(it|they|i|there|she|he|we|nothing|none|not)\b)/i;
+const ANSWER_WORD = /^(yes|yeah|yep|aye|yup|no|nope|nah|definitely|certainly|absolutely|correct)$/i;
 const UNKNOWN_ANSWER =
   /\b(do not know|don'?t know|no idea|not sure|could ?n[o']?t (say|tell)|can ?no?t (say|tell)|have ?n[o']?t (looked|checked))\b/i;
+
+/** True for talk that answers the question before it rather than telling something new. */
+export const answersQuestion = (say: string): boolean => SAYS_YES.test(say) || SAYS_NO.test(say);
 
 /** Turns running talk into plant, readings and questions of care. Built once for an edition, then pure. */
 export class Understander {
@@ -203,40 +209,42 @@ export class Understander {
     return runs;
   }
 
+  /** What a bare yes or no says to one of our own findings. */
+  private settled(finding: Finding, affirmed: boolean): string | null {
+    const plain = finding.answers.find((answer) => answer.id === (affirmed ? 'yes' : 'no'));
+    if (plain) return plain.id;
+    if (finding.absent === undefined) return null; // "over days or weeks?" – "yes" settles nothing
+    if (!affirmed) return finding.absent;
+    const present = finding.answers.filter((answer) => answer.id !== finding.absent);
+    return present.length === 1 ? (present[0]?.id ?? null) : `not:${finding.absent}`;
+  }
+
+  /** What a yes or no says to a question in anybody's words: the question read as a statement, or denied. */
+  private bySense(ask: string, affirmed: boolean): { finding: string; answer: string }[] {
+    return this.read(ask.replace(/[?]/g, ''), 'caller').readings.flatMap(({ finding: id, answer, choices }) => {
+      const finding = this.findings.get(id);
+      if (!finding || choices.length > 0) return [];
+      if (affirmed) return [{ finding: id, answer }];
+      return answer === finding.absent || answer.startsWith('not:') ? [] : [{ finding: id, answer: finding.absent ?? `not:${answer}` }];
+    });
+  }
+
   /** Reads an answer in the light of its question: "is it sticky?" – "yes, and the floor under it". */
   private readAnswer(ask: string, say: string): Understanding {
     const asked = this.edition.findings.find((finding) => finding.ask === ask || finding.id === ask) ?? null;
     if (UNKNOWN_ANSWER.test(say)) return { plants: [], host: null, readings: [], claims: [], care: [], notUnderstood: [] };
     const own = this.read(say, 'caller');
-    const words = tokenise(say, this.edition.lexicon.irregular).map((token) => token.word);
-    const first = words[0] ?? '';
-    const affirmed = YES.has(first);
-    const denied = !affirmed && NO.has(first);
+    const affirmed = SAYS_YES.test(say);
+    const denied = !affirmed && SAYS_NO.test(say);
     if (!affirmed && !denied) return own;
-    const question = this.read(ask.replace(/[?]/g, ''), 'caller');
-    const unsure = /\b(a bit|maybe|i think|perhaps|sort of|probably)\b/i.test(say);
-    const fromQuestion = question.readings
-      .filter((reading) => !own.readings.some((r) => r.finding === reading.finding))
-      .flatMap((reading): UnderstoodReading[] => {
-        const finding = this.findings.get(reading.finding);
-        if (!finding) return [];
-        const answer = affirmed ? reading.answer : reading.answer === finding.absent ? null : (finding.absent ?? `not:${reading.answer}`);
-        return answer === null || answer.startsWith('not:not:')
-          ? []
-          : [{ ...reading, answer, channel: unsure ? 'caller-unsure' : 'caller', from: `${ask} – ${say}` }];
-      });
-    const yesNo = asked?.answers.find((answer) => answer.id === (affirmed ? 'yes' : 'no'));
-    if (asked && yesNo && ![...own.readings, ...fromQuestion].some((r) => r.finding === asked.id)) {
-      fromQuestion.push({ finding: asked.id, answer: yesNo.id, channel: 'caller', from: `${ask} – ${say}`, choices: [] });
-    } else if (asked?.absent && denied && ![...own.readings, ...fromQuestion].some((r) => r.finding === asked.id)) {
-      fromQuestion.push({ finding: asked.id, answer: asked.absent, channel: 'caller', from: `${ask} – ${say}`, choices: [] });
-    }
-    return {
-      ...own,
-      readings: [...own.readings, ...fromQuestion],
-      host: own.host ?? question.host,
-      notUnderstood: own.notUnderstood.filter((run) => !YES.has(run) && !NO.has(run)),
-    };
+    const settled = asked ? this.settled(asked, affirmed) : null;
+    const meant = asked ? (settled === null ? [] : [{ finding: asked.id, answer: settled }]) : this.bySense(ask, affirmed);
+    const channel: Channel = /\b(a bit|maybe|i think|perhaps|sort of|probably)\b/i.test(say) ? 'caller-unsure' : 'caller';
+    const fromQuestion = meant
+      .filter(({ finding }) => !own.readings.some((reading) => reading.finding === finding))
+      .map(({ finding, answer }): UnderstoodReading => ({ finding, answer, channel, from: `${ask} – ${say}`, choices: [] }));
+    const host = own.host ?? (asked ? null : this.read(ask, 'caller').host);
+    return { ...own, readings: [...fromQuestion, ...own.readings], host, notUnderstood: own.notUnderstood.filter((run) => !ANSWER_WORD.test(run)) };
   }
 
   /** Understands a list of utterances; later ones add to earlier ones. */

@@ -21,6 +21,14 @@ export const daysBetween = (from: IsoDate, to: IsoDate): number => isoDate(to).c
 export const monthOf = (date: IsoDate): number => isoDate(date).month;
 export const yearOf = (date: IsoDate): number => isoDate(date).year;
 
+const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
+
+/** "24 April 2027", as it is written in a reply. */
+export function longDate(date: IsoDate): string {
+  const { day, month, year } = isoDate(date);
+  return `${day} ${MONTHS[month - 1] ?? ''} ${year}`;
+}
+
 /** The month (1–12) with the same season in the northern hemisphere. */
 export function northernMonth(month: number, hemisphere: Hemisphere): number {
   return hemisphere === 'N' ? month : ((month + 5) % 12) + 1;

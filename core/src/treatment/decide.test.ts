@@ -44,6 +44,15 @@ describe('decision', () => {
     expect(decideOn(notifiable, '2026-12-10').act).toBe('refer');
     expect(decideOn(notifiable, '2026-12-10').why).toContain('plant health authority');
   });
+  it('tells who minds a harmless thing when something gentle would next make sense', () => {
+    const harmless = { ...cause, options: [option('nothing', 'leave', { preferred: true }), option('Clip', 'physical', { window: 'april' })] };
+    expect(decideOn(harmless, '2026-06-10')).toMatchObject({
+      act: 'leave',
+      noteFor: '2027-04-01',
+      why: 'It spreads. If it bothers you: clip, from about 1 April 2027.',
+    });
+    expect(decideOn(harmless, '2026-04-10').noteFor).toBeNull();
+  });
   it('refers when nothing on record explains it', () => expect(decide(null, 0.6, [])).toMatchObject({ act: 'refer', firm: true }));
   it('is not firm below even odds', () => {
     expect(decideOn(cause, '2026-04-10', 0.49).firm).toBe(false);

@@ -1,5 +1,5 @@
 import { ACTS, UNLISTED, type Act, type Cause, type TreatmentOption } from '../edition/edition.ts';
-import type { IsoDate } from '../season/calendar.ts';
+import { longDate, type IsoDate } from '../season/calendar.ts';
 import { isWorkable, windowStanding, type SeasonContext, type WindowStanding } from '../season/windows.ts';
 
 export interface OptionStanding {
@@ -33,24 +33,29 @@ export function optionStandings(cause: Cause, context: SeasonContext): OptionSta
 
 const noteDate = ({ timing }: OptionStanding): IsoDate | null => (timing.state === 'not-yet' ? timing.from : timing.nextFrom);
 
+const isGentle = ({ option }: OptionStanding): boolean =>
+  option.act !== 'leave' && option.effect !== 'poor' && ACTS.indexOf(option.act) < ACTS.indexOf('contact');
+
+/** Nothing needs doing; who minds it all the same is told when something gentle would next make sense. */
+function leaveAlone(cause: Cause, standings: readonly OptionStanding[], option: string | null): Omit<Decision, 'firm'> {
+  const later = standings.find((standing) => isGentle(standing) && noteDate(standing) !== null);
+  const date = later ? noteDate(later) : null;
+  const offer = later && date ? ` If it bothers you: ${later.option.title.toLowerCase()}, from about ${longDate(date)}.` : '';
+  return { act: 'leave', why: cause.worth + offer, option, noteFor: date };
+}
+
 function adviceFor(cause: Cause, standings: readonly OptionStanding[]): Omit<Decision, 'firm'> {
   const preferred = standings.find(({ option }) => option.preferred) ?? standings[0];
-  if (!preferred || preferred.option.act === 'leave') return { act: 'leave', why: cause.worth, option: preferred?.option.id ?? null, noteFor: null };
+  if (!preferred || preferred.option.act === 'leave') return leaveAlone(cause, standings, preferred?.option.id ?? null);
   const notify = cause.notifiable ? ' It may be notifiable: tell the plant health authority and move no material.' : '';
   if (isWorkable(preferred.timing.state) || preferred.timing.state === 'unknown' || cause.notifiable) {
     return { act: preferred.option.act, why: cause.worth + notify, option: preferred.option.id, noteFor: null };
   }
   const date = noteDate(preferred);
   const when = preferred.timing.state === 'closed' ? 'Too late for that this season' : 'Too early for that yet';
-  const wait = `${when}${date ? `; note ${date}` : ''} for: ${preferred.option.title}.`;
+  const wait = `${when}${date ? `; note ${longDate(date)}` : ''} for: ${preferred.option.title}.`;
   const instead = standings.find(
-    ({ option, timing }) =>
-      option !== preferred.option &&
-      option.act !== 'leave' &&
-      option.act !== 'refer' &&
-      option.effect !== 'poor' &&
-      isWorkable(timing.state) &&
-      ACTS.indexOf(option.act) < ACTS.indexOf('contact'),
+    (standing) => standing.option !== preferred.option && isGentle(standing) && standing.option.act !== 'refer' && isWorkable(standing.timing.state),
   );
   return instead
     ? { act: instead.option.act, why: `${cause.worth} ${wait} Until then: ${instead.option.title}.`, option: instead.option.id, noteFor: date }

@@ -4,7 +4,7 @@ import type { Standing } from '../consult/consult.ts';
 import { likelihoodWord, readingText } from '../consult/words.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
 import { isWorkable } from '../season/windows.ts';
-import type { IsoDate } from '../season/calendar.ts';
+import { longDate, type IsoDate } from '../season/calendar.ts';
 import type { OptionStanding } from './decide.ts';
 
 export interface ReplyInput {
@@ -15,8 +15,6 @@ export interface ReplyInput {
   readings: Reading[];
   desk: string;
   advisor: string;
-  /** Dates in words, as the desk writes them. */
-  sayDate: (date: IsoDate) => string;
   today: IsoDate;
 }
 
@@ -26,26 +24,26 @@ export const LABELS_FIRST =
 
 const sentence = (text: string): string => (/[.!?]$/.test(text.trim()) ? text.trim() : `${text.trim()}.`);
 
-function when({ timing }: OptionStanding, say: (date: IsoDate) => string): string {
+function when({ timing }: OptionStanding): string {
   switch (timing.state) {
     case 'any-time':
       return 'at any time';
     case 'open':
-      return timing.to ? `now, until about ${say(timing.to)}` : 'now';
+      return timing.to ? `now, until about ${longDate(timing.to)}` : 'now';
     case 'closing':
-      return timing.to ? `now – the time ends about ${say(timing.to)}` : 'now';
+      return timing.to ? `now – the time ends about ${longDate(timing.to)}` : 'now';
     case 'not-yet':
-      return timing.from ? `from about ${say(timing.from)}${timing.to ? ` to ${say(timing.to)}` : ''}` : 'later';
+      return timing.from ? `from about ${longDate(timing.from)}${timing.to ? ` to ${longDate(timing.to)}` : ''}` : 'later';
     case 'closed':
-      return timing.nextFrom ? `too late this season; note ${say(timing.nextFrom)}` : 'too late this season';
+      return timing.nextFrom ? `too late this season; note ${longDate(timing.nextFrom)}` : 'too late this season';
     case 'unknown':
       return timing.basis;
   }
 }
 
-function optionText(standing: OptionStanding, say: (date: IsoDate) => string): string {
+function optionText(standing: OptionStanding): string {
   const { option } = standing;
-  const parts = [`${option.title} (${when(standing, say)}): ${sentence(option.how)}`];
+  const parts = [`${option.title} (${when(standing)}): ${sentence(option.how)}`];
   if (option.repeat) parts.push(`Repeat ${sentence(option.repeat)}`);
   if (option.not.length > 0) parts.push(`Not: ${option.not.join('; ').replace(/\.$/, '')}.`);
   return parts.join(' ');
@@ -85,7 +83,7 @@ function chosenOptions(standing: Standing): OptionStanding[] {
 
 /** The reply in plain words: what we think and how sure, how we know, what to do and when, cautions, when to call back. */
 export function composeReply(input: ReplyInput): string {
-  const { standing, edition, plant, sayDate } = input;
+  const { standing, edition, plant } = input;
   const leader = standing.candidates[0];
   const cause = edition.causes.find((c) => c.id === leader?.cause) ?? null;
   const host = plant ? plant.name.toLowerCase() : 'plant';
@@ -105,9 +103,9 @@ export function composeReply(input: ReplyInput): string {
     );
     lines.push(howWeKnow(input, cause), '');
     lines.push(`What to do: ${sentence(standing.decision.why)}`);
-    for (const option of chosenOptions(standing)) lines.push(`– ${optionText(option, sayDate)}`);
+    for (const option of chosenOptions(standing)) lines.push(`– ${optionText(option)}`);
     lines.push('');
-    if (standing.decision.noteFor) lines.push(`Please note ${sayDate(standing.decision.noteFor)} in your calendar.`, '');
+    if (standing.decision.noteFor) lines.push(`Please note ${longDate(standing.decision.noteFor)} in your calendar.`, '');
     const cautions = [
       ...new Set([
         ...cause.cautions,
@@ -118,6 +116,6 @@ export function composeReply(input: ReplyInput): string {
     if (cautions.length > 0) lines.push(`Take care: ${cautions.map(sentence).join(' ')}`, '');
     lines.push(`Call again if it spreads, if new leaves show it too, or if you see something that does not fit.`, '');
   }
-  lines.push(LABELS_FIRST, '', `${input.advisor}, ${input.desk}, ${sayDate(input.today)}`, `Knowledge edition ${edition.version}`);
+  lines.push(LABELS_FIRST, '', `${input.advisor}, ${input.desk}, ${longDate(input.today)}`, `Knowledge edition ${edition.version}`);
   return lines.join('\n');
 }

@@ -52,8 +52,6 @@ export async function fetchDemoWeather(db: Database, deskId: string, until: stri
   }
 }
 
-const sayDate = (date: string) =>
-  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' }).format(new Date(`${date}T00:00:00Z`));
 const instantOf = (date: string, minute: number) => new Date(Date.parse(`${date}T00:00:00Z`) + minute * 60_000);
 
 interface Setting {
@@ -137,7 +135,6 @@ async function answer(db: Database, setting: Setting, demo: DemoCase, questionId
     readings: taken,
     desk: DEMO_DESK.name,
     advisor: setting.advisor.name,
-    sayDate,
     today: date,
   });
   await db.insert(advice).values({

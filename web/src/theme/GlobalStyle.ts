@@ -15,6 +15,7 @@ export const GlobalStyle = createGlobalStyle`
   a { color: inherit; }
   :focus-visible { outline: 2.5px solid ${({ theme }) => theme.focus}; outline-offset: 2px; }
   @media (prefers-reduced-motion: reduce) { *, *::before, *::after { transition: none !important; animation: none !important; } }
+  @page { margin: 22mm 20mm; }
   @media print {
     html, body, #root { height: auto; }
     body { background: #fff; color: #000; font-size: 11.5pt; }

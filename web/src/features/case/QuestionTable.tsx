@@ -3,6 +3,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { styled } from 'styled-components';
 import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
 import type { Finding } from '@sounding/core/edition/edition.ts';
+import { answersQuestion } from '@sounding/core/language/understand.ts';
 import { hear, useHeard } from '../../engine/engine.ts';
 import { useAddQuestionMutation } from '../../store/api.ts';
 import { Notice } from '../../ui/controls.tsx';
@@ -42,8 +43,6 @@ const Columns = styled.div`
 const Wait = styled.div`
   padding: 40px 24px;
 `;
-/** Talk that begins like this answers the question on the screen. */
-const YES_NO = /^(yes|yeah|yep|no|nope|nah|a bit|a little|not really|definitely)\b/i;
 const NO_CARE: never[] = [];
 
 interface Props {
@@ -69,7 +68,8 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const open = standing?.questions ?? [];
   const next = open[Math.min(place, open.length - 1)];
   const finding: Finding | null = edition?.findings.find((f) => f.id === next?.finding) ?? null;
-  const asked = finding && YES_NO.test(draft.trim()) ? finding.ask : null;
+  const askPlant = question.hostId === null && place === 0 && standing?.enough.enough !== true;
+  const asked = finding && !askPlant && answersQuestion(draft) ? finding.ask : null;
   const heard = useHeard(edition, draft, asked, question.hostId);
   const allSaid = [question.position === 1 ? view.opening : '', ...question.statements.map((s) => s.said)].join('. ');
   const everything = useHeard(edition, allSaid, null, question.hostId);
@@ -97,7 +97,6 @@ export function QuestionTable({ view, question, session, write }: Props) {
 
   const untouched = question.statements.length === 0 && question.readings.length === 0;
   const opening = question.position === 1 && untouched ? view.opening : '';
-  const askPlant = question.hostId === null && place === 0 && !standing.enough.enough;
   const goOn = () => {
     setPlace(0);
     setMark(null);

@@ -56,6 +56,12 @@ const Printed = styled.article`
     white-space: pre-wrap;
     font-size: 11.5pt;
     line-height: 1.4;
+    h2 {
+      font-size: 20pt;
+      border-bottom: 1.5pt solid #000;
+      padding-bottom: 6pt;
+      margin-bottom: 18pt;
+    }
   }
 `;
 const Side = styled.aside`
@@ -103,7 +109,6 @@ export function ReplyPage() {
     readings: taken.map(({ finding, answer, channel }) => ({ finding, answer, channel })),
     desk: session.desk.name,
     advisor: session.person.name,
-    sayDate: sayDay,
     today: date,
   });
   const body = draft ?? question.advice?.body ?? composed;
@@ -137,7 +142,10 @@ export function ReplyPage() {
         <Label>Reply to {view.caller.name}</Label>
         <TextArea />
       </Letter>
-      <Printed aria-hidden="true">{body + missing}</Printed>
+      <Printed aria-hidden="true">
+        <h2>{session.desk.name}</h2>
+        {body + missing}
+      </Printed>
       <Side>
         <Fact>
           <b>{leader?.name}</b>
