@@ -8,7 +8,7 @@ export default defineConfig({
   outputDir: '../.data/e2e-results',
   reporter: [['list'], ['json']],
   workers: 1,
-  timeout: 40_000,
+  timeout: 90_000,
   expect: { timeout: 8000 },
   use: {
     baseURL: `http://127.0.0.1:${port}`,

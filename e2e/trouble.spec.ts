@@ -1,3 +1,5 @@
+import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { expect, newCall, say, test } from './support.ts';
 
 test.describe('when the server is away', () => {
@@ -18,6 +20,22 @@ test.describe('when the server is away', () => {
     await expect(page.getByText('all saved')).toBeVisible({ timeout: 15_000 });
     await page.reload();
     await expect(page.getByText('Webs or silk: none').first()).toBeVisible();
+  });
+  test('the database is killed in mid-call: what was saved is there, what was not is sent when it is back', async ({ page }) => {
+    test.skip(!process.env['SOUNDING_DATA'], 'needs the cluster of the test script');
+    await newCall(page, 'Killed Mid-Call');
+    await say(page, 'my box hedge is cupped like little cabbages');
+    await expect(page.getByText('all saved')).toBeVisible();
+    const pid = Number(readFileSync(`${process.env['SOUNDING_DATA']}/pg/postmaster.pid`, 'utf8').split('\n')[0]);
+    process.kill(pid, 'SIGKILL');
+    await say(page, 'no webs, and the plant is growing well');
+    await expect(page.getByText(/not saved yet – kept here/)).toBeVisible();
+    await expect(page.getByText('Vigour: growing well').first()).toBeVisible();
+    execFileSync('bash', ['scripts/db.sh', 'start'], { cwd: new URL('..', import.meta.url).pathname });
+    await expect(page.getByText('all saved')).toBeVisible({ timeout: 30_000 });
+    await page.reload();
+    await expect(page.getByText('Leaf shape: cupped like little spoons or cabbages').first()).toBeVisible();
+    await expect(page.getByText('Vigour: growing well').first()).toBeVisible();
   });
   test('a case that does not exist says so', async ({ page }) => {
     await page.goto('/case/00000000-0000-4000-8000-000000000000');

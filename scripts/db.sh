@@ -27,7 +27,7 @@ free_port() {
     const attempt = (port) => {
       const server = net.createServer();
       server.on("error", () => attempt(0));
-      server.listen(port, "127.0.0.1", () => { const got = server.address().port; server.close(() => console.log(got)); });
+      server.listen(port, "127.0.0.1", () => { const got = server.address().port; server.close(() => process.stdout.write(String(got))); });
     };
     attempt(Number(process.argv[1]) || 0);' "$(cat "$DATA/pgport" 2>/dev/null || true)"
 }
