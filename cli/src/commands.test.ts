@@ -50,6 +50,11 @@ describe('diagnose', () => {
     expect(out['timing']).toContainEqual(expect.objectContaining({ option: 'juniper', state: 'closed', nextFrom: '2027-04-01' }));
   });
   it('needs nothing but words', () => expect(diagnose({ words: ['webs'] })).toMatchObject({ host: null }));
+  it('sees no reason to act where nothing was seen', () =>
+    expect(diagnose({ words: ['when should I prune my hydrangea?'] })).toMatchObject({
+      decision: { act: 'leave' },
+      care: [{ topic: 'prune' }, { topic: 'flowers-on' }],
+    }));
   it('takes questions with answers among the words', () =>
     expect(diagnose({ host: 'ficus', words: [{ ask: 'is it sticky?', say: 'yes, and the floor under it' }] })).toMatchObject({
       understood: [{ finding: 'honeydew', answer: 'sticky' }],

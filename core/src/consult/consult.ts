@@ -9,7 +9,7 @@ import { soundingLine, type SoundingMark } from '../diagnosis/sounding.ts';
 import { monthOf, type IsoDate } from '../season/calendar.ts';
 import type { SeasonContext } from '../season/windows.ts';
 import type { WeatherSeries } from '../season/weather.ts';
-import { actOf, decide, optionStandings, type Decision, type OptionStanding } from '../treatment/decide.ts';
+import { actOf, decide, NOTHING_SEEN, optionStandings, type Decision, type OptionStanding } from '../treatment/decide.ts';
 
 /** Everything the engine needs to know of one question of a case. Plain data, so that a record can be replayed. */
 export interface ConsultInput {
@@ -129,7 +129,7 @@ export class Consultant {
         input.readings.length,
       ),
       sounding: soundingLine(model, input.readings),
-      decision: decide(leading, leader?.probability ?? 0, options),
+      decision: input.readings.length === 0 ? NOTHING_SEEN : decide(leading, leader?.probability ?? 0, options),
       options,
       unexplained: leader ? unexplainedBy(model, input.readings, leader.cause) : [],
     };

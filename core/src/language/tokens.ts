@@ -8,6 +8,8 @@ export interface Token {
   stem: string;
   /** Number of the clause it stands in; a full stop or "but" begins a new one. */
   clause: number;
+  /** True in a clause that ends in a question mark. */
+  asking: boolean;
   /** Commas passed so far; they loosen a match and end a negation. */
   breath: number;
 }
@@ -40,6 +42,7 @@ export function tokenise(text: string, irregular: Record<string, string>): Token
   for (const match of folded.matchAll(/\d+(?:[.,]\d+)?|[\p{L}]+(?:'[\p{L}]+)?|[.;!?:\n,–—()]/gu)) {
     const piece = match[0];
     if (/^[.;!?:\n]$/.test(piece)) {
+      if (piece === '?') for (const token of tokens) if (token.clause === clause) token.asking = true;
       clause += 1;
       continue;
     }
@@ -49,7 +52,7 @@ export function tokenise(text: string, irregular: Record<string, string>): Token
     }
     if (TURNS.has(piece)) clause += 1;
     const word = piece.replace(/'s?$/, '').replace(/'/g, '');
-    tokens.push({ text: piece, word, stem: stemOf(word, irregular), clause, breath });
+    tokens.push({ text: piece, word, stem: stemOf(word, irregular), clause, asking: false, breath });
   }
   return tokens;
 }

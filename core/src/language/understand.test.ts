@@ -22,9 +22,11 @@ describe('findings', () => {
   it('ends a denial at "but"', () => expect(pairs('no powder but holes')).toEqual(['coating=none', 'holes=some']));
   it('carries a denial over "or"', () => expect(pairs('no powder or holes')).toEqual(['coating=none', 'holes=none']));
   it('does not take "not only" for a denial', () => expect(pairs('not only powder')).toEqual(['coating=white']));
+  it('does not deny a phrase that says no itself', () => expect(pairs('it has no frost and was never eaten')).toEqual(['frost=no', 'holes=none']));
   it('marks doubt in the channel', () => expect(read('maybe powder').readings[0]?.channel).toBe('caller-unsure'));
   it('forgives one wrong letter in a known word', () => expect(pairs('white powdr on it')).toEqual(['coating=white']));
   it('keeps what it cannot place, without the small words', () => expect(read('the zorble has powder').notUnderstood).toEqual(['zorble']));
+  it('takes a worried question for no finding', () => expect(pairs('there are holes. Is it powder?')).toEqual(['holes=some']));
   it('says which words it read', () => expect(read('there is white powder').readings[0]?.from).toBe('white powder'));
 });
 

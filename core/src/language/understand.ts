@@ -38,6 +38,8 @@ const SAYS_YES = /^\s*(yes|yeah|yep|aye|yup|definitely|certainly|absolutely|corr
 const SAYS_NO =
   /^\s*(no|nope|nah|none|never|not really|not at all|nothing|not that i can see)\s*($|[,.;:!–-]|\b(it|they|i|there|she|he|we|nothing|none|not)\b)/i;
 const ANSWER_WORD = /^(yes|yeah|yep|aye|yup|no|nope|nah|definitely|certainly|absolutely|correct)$/i;
+/** "Is it dying?" is a worry, not something seen. */
+const WONDERS = /^(is|are|was) (it|this|that|they|these)\b|^(could|will|would|can|might) (it|this|that|they)\b|^(should|do|does|shall) (i|we)\b/;
 const UNKNOWN_ANSWER =
   /\b(do not know|don'?t know|no idea|not sure|could ?n[o']?t (say|tell)|can ?no?t (say|tell)|have ?n[o']?t (looked|checked))\b/i;
 
@@ -130,7 +132,12 @@ export class Understander {
       if (!spoken || spoken.size === 0 || organ === 'whole-plant' || organ === 'surroundings' || spoken.has(organ)) return true;
       return match.at.some((i) => lexicon.organs[organ]?.includes(tokens[i]!.word));
     };
-    const usable = all.filter(fitsOrgan).sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
+    const wondering = (match: PhraseMatch<Meaning>): boolean => {
+      const here = tokens[match.at[0]!]!;
+      const opening = tokens.filter((token) => token.clause === here.clause).slice(0, 2);
+      return match.value.kind === 'finding' && here.asking && WONDERS.test(opening.map((token) => token.word).join(' '));
+    };
+    const usable = all.filter((match) => fitsOrgan(match) && !wondering(match)).sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
 
     const found: { reading: UnderstoodReading; at: number }[] = [];
     const used: PhraseMatch<Meaning>[] = [];
@@ -149,7 +156,9 @@ export class Understander {
         if (!claims.some((c) => c.cause === value.cause)) claims.push({ cause: value.cause, from: said(match.at) });
       } else {
         const { finding } = value;
-        const negator = match.at.map((i) => negatedBy[i] ?? -1).find((n) => n >= 0 && !match.at.includes(n)) ?? -1;
+        // a phrase that says "no" itself ("never flowered") is not denied again
+        const deniesItself = match.at.some((k) => lexicon.negators.includes(tokens[k]!.word));
+        const negator = deniesItself ? -1 : (match.at.map((k) => negatedBy[k] ?? -1).find((n) => n >= 0) ?? -1);
         const answer = negator < 0 ? value.answer : value.answer === finding.absent ? null : (finding.absent ?? `not:${value.answer}`);
         if (answer === null) {
           used.push(match);

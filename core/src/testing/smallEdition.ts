@@ -58,7 +58,7 @@ export const smallEdition: Edition = {
       { none: [0.9, 'nothing on leaf'], white: [0.08, 'white {powder}', '{powder}'], black: [0.02, 'black soot'] },
       { absent: 'none' },
     ),
-    finding('holes', { none: [0.8], some: [0.2, '{leaf} hole|holes', 'hole|holes'] }, { absent: 'none' }),
+    finding('holes', { none: [0.8, 'never eaten'], some: [0.2, '{leaf} hole|holes', 'hole|holes'] }, { absent: 'none' }),
     finding('frost', { yes: [0.2, 'frost'], no: [0.8] }, { absent: 'no', organ: 'surroundings' }),
     finding('test', { positive: [0.1], negative: [0.9] }, { phoneSeconds: null, tableSeconds: 60 }),
   ],
@@ -71,7 +71,7 @@ export const smallEdition: Edition = {
   lexicon: {
     classes: { leaf: ['leaf', 'leaves'], powder: ['powder', 'flour'] },
     irregular: { leaves: 'leaf' },
-    negators: ['no', 'not', 'without'],
+    negators: ['no', 'not', 'never', 'without'],
     notNegating: ['not only'],
     doubts: ['maybe', 'i think'],
     stopWords: [

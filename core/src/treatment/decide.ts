@@ -65,6 +65,15 @@ function adviceFor(cause: Cause, standings: readonly OptionStanding[]): Omit<Dec
 /** The rung a cause is answered with on this day: what "same advice" means. */
 export const actOf = (cause: Cause, standings: readonly OptionStanding[]): Act => adviceFor(cause, standings).act;
 
+/** Before anything was seen there is nothing to act on, whatever is common at this time of year. */
+export const NOTHING_SEEN: Decision = {
+  act: 'leave',
+  why: 'Nothing has been seen or told yet that calls for action.',
+  option: null,
+  noteFor: null,
+  firm: false,
+};
+
 /** A leader below this is a guess: the advice waits for a better look. */
 const FIRM = 0.5;
 

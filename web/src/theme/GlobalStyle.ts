@@ -7,6 +7,7 @@ export const GlobalStyle = createGlobalStyle`
   @font-face { font-family: 'Alegreya'; src: url('/fonts/Alegreya.woff2') format('woff2'); font-weight: 400 700; font-display: swap; }
   @font-face { font-family: 'Alegreya'; src: url('/fonts/Alegreya-Italic.woff2') format('woff2'); font-style: italic; font-weight: 400; font-display: swap; }
   *, *::before, *::after { box-sizing: border-box; }
+  html { color-scheme: ${({ theme }) => theme.scheme}; }
   html, body, #root { height: 100%; }
   body { margin: 0; background: ${({ theme }) => theme.paper}; color: ${({ theme }) => theme.ink}; font: 400 15.5px/1.4 ${sans}; font-variant-numeric: tabular-nums lining-nums; -webkit-font-smoothing: antialiased; }
   h1, h2, h3 { font-family: ${serif}; font-weight: 600; margin: 0; line-height: 1.15; }

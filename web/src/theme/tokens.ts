@@ -1,5 +1,7 @@
 /** Paper, sea-ink and one brass accent. Every pair used for text is at least 4.5:1 (checked by axe in the journeys). */
 export interface Theme {
+  /** For the browser's own controls. */
+  scheme: 'light' | 'dark';
   paper: string;
   sheet: string;
   rule: string;
@@ -16,6 +18,7 @@ export interface Theme {
 }
 
 export const day: Theme = {
+  scheme: 'light',
   paper: '#ece8dd',
   sheet: '#f8f5ec',
   rule: '#c9c2b0',
@@ -32,6 +35,7 @@ export const day: Theme = {
 };
 
 export const night: Theme = {
+  scheme: 'dark',
   paper: '#0d1a22',
   sheet: '#14252f',
   rule: '#34495a',
