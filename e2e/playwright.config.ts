@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { launchOptions } from './chromium.ts';
 
 const port = Number(process.env['E2E_PORT'] ?? 4748);
 const root = new URL('..', import.meta.url).pathname;
@@ -14,18 +15,7 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
-    launchOptions: {
-      ...(process.env['CHROMIUM'] ? { executablePath: process.env['CHROMIUM'] } : {}),
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions,
   },
   webServer: {
     command: 'node --enable-source-maps server/dist/main.js',

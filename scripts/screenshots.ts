@@ -1,10 +1,8 @@
 import { chromium } from '@playwright/test';
+import { launchOptions } from '../e2e/chromium.ts';
 
-const base = process.argv[2] ?? '';
-const browser = await chromium.launch({
-  executablePath: process.env['CHROMIUM'] ?? 'chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-});
+const base = process.env['SOUNDING_URL'] ?? '';
+const browser = await chromium.launch(launchOptions);
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme: 'light', locale: 'en-GB' });
 const entry = page.getByLabel('What the caller says');
 const picture = async (name: string) => {

@@ -4,7 +4,7 @@ import { fitModel, type CaseTable } from '@sounding/core/diagnosis/learn.ts';
 import type { DiagnosticModel } from '@sounding/core/diagnosis/model.ts';
 import { posterior, type Reading } from '@sounding/core/diagnosis/posterior.ts';
 import { rankQuestions } from '@sounding/core/diagnosis/questions.ts';
-import { generator, shuffled } from './random.ts';
+import { generator, shuffled } from '@sounding/core/numbers/random.ts';
 
 /** Michalski & Chilausky 1980; see data/README.md. Gaps stay gaps. */
 export function loadSoybean(): CaseTable {

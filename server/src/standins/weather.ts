@@ -1,3 +1,4 @@
+import { generator } from '@sounding/core/numbers/random.ts';
 import { addDays, daysBetween, type IsoDate } from '@sounding/core/season/calendar.ts';
 
 /** The climate of an invented station: what the simulated weather service draws its days from. */
@@ -20,18 +21,6 @@ export interface SimulatedDay {
   rainMm: number;
   windMs: number;
   humidityPct: number;
-}
-
-/** Mulberry32: a small reproducible generator, uniform on [0, 1). */
-function generator(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
 }
 
 const FIRST_DAY = '2019-01-01';
