@@ -14,10 +14,13 @@ export interface Scopes {
 
 function reach(tokens: readonly Token[], start: number, mark: (index: number) => void): void {
   const from = tokens[start]!;
+  let breath = from.breath;
   for (let i = start + 1; i < tokens.length && i <= start + REACH; i++) {
     const token = tokens[i]!;
     if (token.clause !== from.clause || ENDING.has(token.word)) return;
-    if (token.breath !== from.breath && !JOINING.has(token.word)) return;
+    // a comma ends it, unless an "or" takes it up again
+    if (token.breath !== breath && !JOINING.has(token.word)) return;
+    breath = token.breath;
     mark(i);
   }
 }

@@ -1,0 +1,60 @@
+import { describe, expect, it } from '@jest/globals';
+import { smallEdition } from '../testing/smallEdition.ts';
+import { scopesOf } from './negation.ts';
+import { compilePhrase, PhraseBook } from './phrases.ts';
+import { tokenise } from './tokens.ts';
+
+const { lexicon } = smallEdition;
+const tokens = (text: string) => tokenise(text, lexicon.irregular);
+const small = new Set(lexicon.stopWords);
+const book = (...patterns: string[]) =>
+  new PhraseBook(
+    patterns.map((p) => compilePhrase(p, p, lexicon)),
+    (token) => small.has(token.word),
+  );
+const found = (patterns: string[], text: string) =>
+  book(...patterns)
+    .matches(tokens(text))
+    .map((m) => m.value);
+
+describe('phrase patterns', () => {
+  it.each([
+    ['terms in any order', '{leaf} spot', 'a spot on the leaves', true],
+    ['alternatives', 'orange|rust spot', 'rust on a spot', true],
+    ['beginnings', 'skeleton*', 'skeletonised', true],
+    ['exactly that form', 'apples! rot', 'rot on the apple', false],
+    ['exactly that form, present', 'apples! rot', 'rot on the apples', true],
+    ['other forms of a word', 'curl leaf', 'curling leaves', true],
+    ['words too far apart', 'white spot', 'white paint blue green violet indigo spot', false],
+    ['small words between', 'white spot', 'white it is there on a spot', true],
+    ['another clause', 'white spot', 'white. spot', false],
+    ['words in just this order', '=tip burn', 'tip burn', true],
+    ['the other order', '=tip burn', 'burn tip', false],
+    ['a word between', '=tip burn', 'tip blue burn', false],
+  ])('%s', (_name, pattern, text, matches) => expect(found([pattern], text).length > 0).toBe(matches));
+  it('scores a rarer word above a common one', () => {
+    const b = book('leaf ring', 'leaf spot', 'spot brown', 'spot black', 'spot white');
+    const scores = Object.fromEntries(b.matches(tokens('leaf ring spot')).map((m) => [m.value, m.score]));
+    expect(scores['leaf ring']).toBeGreaterThan(scores['leaf spot']!);
+  });
+  it('names an unknown word class', () => expect(() => compilePhrase('{moon} spot', null, lexicon)).toThrow('unknown word class {moon}'));
+});
+
+describe('scopes', () => {
+  const denied = (text: string) => {
+    const list = tokens(text);
+    return list.filter((_, i) => scopesOf(list, lexicon).negatedBy[i]! >= 0).map((t) => t.word);
+  };
+  it('reach from the "no" to the next turn, stop, comma or "and"', () => {
+    expect(denied('no webs')).toEqual(['webs']);
+    expect(denied('no webs and holes')).toEqual(['webs']);
+    expect(denied('no webs, holes')).toEqual(['webs']);
+    expect(denied('no webs, or holes')).toEqual(['webs', 'or', 'holes']);
+    expect(denied('no webs but holes')).toEqual(['webs']);
+    expect(denied('not only webs')).toEqual([]);
+  });
+  it('hold doubt as well', () => {
+    const list = tokens('i think webs. holes');
+    expect(list.filter((_, i) => scopesOf(list, lexicon).doubted[i]).map((t) => t.word)).toEqual(['i', 'think', 'webs']);
+  });
+});

@@ -1,0 +1,120 @@
+import { describe, expect, it } from '@jest/globals';
+import { Consultant } from '../consult/consult.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Reading } from '../diagnosis/posterior.ts';
+import { smallEdition } from '../testing/smallEdition.ts';
+import { composeReply, LABELS_FIRST } from './reply.ts';
+
+const edition: Edition = {
+  ...smallEdition,
+  plants: smallEdition.plants.map((p) => (p.id === 'bean' ? { ...p, poisonous: 'raw seeds.' } : p)),
+  causes: smallEdition.causes.map((cause) =>
+    cause.id === 'beetle'
+      ? {
+          ...cause,
+          name: 'Bean beetle',
+          latin: 'Coleoptera fabae',
+          replyLine: 'A beetle eats the leaves',
+          worth: 'It eats on.',
+          cautions: ['Wash the beans.'],
+          lookAlikes: [{ cause: 'mildew', separate: ['coating'], say: 'Powder is mildew.' }],
+          windows: [{ id: 'may', name: 'May', mark: 'memory' as const, calendar: { default: { from: '05-01', to: '05-31' } } }],
+          options: [
+            {
+              id: 'pick',
+              act: 'physical' as const,
+              title: 'Pick off',
+              how: 'By hand',
+              window: 'may',
+              repeat: 'weekly',
+              not: ['in rain'],
+              cautions: ['Mind the wasps'],
+              effect: 'good' as const,
+              preferred: true,
+              mark: 'memory' as const,
+            },
+            {
+              id: 'net',
+              act: 'culture' as const,
+              title: 'Net',
+              how: 'A fine net',
+              not: [],
+              cautions: [],
+              effect: 'good' as const,
+              mark: 'memory' as const,
+            },
+          ],
+        }
+      : cause,
+  ),
+};
+const consultant = new Consultant(edition);
+const eaten: Reading[] = [
+  { finding: 'holes', answer: 'some', channel: 'in-hand' },
+  { finding: 'coating', answer: 'none', channel: 'in-hand' },
+];
+const reply = (readings: Reading[], date: string) => {
+  const standing = consultant.consult({
+    host: 'bean',
+    date,
+    climate: 'continental',
+    hemisphere: 'N',
+    setting: 'phone',
+    readings,
+    unanswered: [],
+    weather: null,
+  });
+  return composeReply({
+    edition,
+    caller: 'Tilda Rook',
+    plant: edition.plants[1]!,
+    standing,
+    readings,
+    desk: 'Test Desk',
+    advisor: 'Ada',
+    today: date,
+  });
+};
+
+describe('reply', () => {
+  it('says what, how sure, how we know, what to do and until when, how often, what not, and cautions', () => {
+    const text = reply(eaten, '2026-05-10');
+    expect(text).toMatch(/^Dear Tilda Rook,/);
+    expect(text).toMatch(/It is likely bean beetle \(Coleoptera fabae\): about \d+ in 100\./);
+    expect(text).toContain('What speaks for it: holes: some');
+    expect(text).toContain('Pick off (now, until about 31 May 2026): By hand. Repeat weekly. Not: in rain.');
+    expect(text).toContain('Take care: Wash the beans. Mind the wasps. bean is poisonous: raw seeds.');
+  });
+  it('is dated next year when it is too late, and offers what can be done now', () => {
+    const text = reply(eaten, '2026-07-10');
+    expect(text).toContain('too late this season; note 1 May 2027');
+    expect(text).toContain('Please note 1 May 2027 in your calendar.');
+    expect(text).toContain('Net (at any time): A fine net.');
+  });
+  it('does not let an unsure guess be treated', () => {
+    const text = reply([{ finding: 'frost', answer: 'no', channel: 'caller' }], '2026-07-10');
+    expect(text).toContain('That is not sure enough to act on');
+    expect(text).not.toContain('A beetle eats the leaves');
+  });
+  it('puts labels and local rules first on every reply, whatever the cause', () => {
+    for (const date of ['2026-05-10', '2026-07-10', '2026-12-01'])
+      for (const readings of [[], eaten]) expect(reply(readings, date)).toContain(LABELS_FIRST);
+  });
+  it('refers what nothing on record explains', () => {
+    const lonely: Edition = { ...edition, causes: [] };
+    const standing = new Consultant(lonely).consult({
+      host: 'bean',
+      date: '2026-05-10',
+      climate: null,
+      hemisphere: 'N',
+      setting: 'phone',
+      readings: eaten,
+      unanswered: [],
+      weather: null,
+    });
+    expect(standing.decision.act).toBe('refer');
+    expect(
+      composeReply({ edition: lonely, caller: 'T', plant: null, standing, readings: eaten, desk: 'D', advisor: 'A', today: '2026-05-10' }),
+    ).toContain('laboratory');
+  });
+});
