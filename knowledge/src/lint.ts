@@ -118,6 +118,9 @@ export function lint({ edition, places }: Compiled): Complaint[] {
     const problems = edition.causes.filter((cause) => cause.kind !== 'normal' && hostWeight(cause, plant) > 0);
     if (problems.length < 3) sayAt(plant.id, places.plants.get(plant.id))(`only ${problems.length} causes can strike it`);
   }
+  const cited = new Set(edition.causes.flatMap((c) => [c, ...c.rates, ...c.windows, ...c.options].flatMap((item) => item.source ?? [])));
+  for (const source of edition.sources)
+    if (!cited.has(source.id)) sayAt(source.id, { file: 'sources.yaml', line: 1 })('no figure rests on this source', 'warning');
   lintPhrases(edition, (id, text) => sayAt(id, places.findings.get(id))(text));
   return complaints;
 }
