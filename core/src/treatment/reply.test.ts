@@ -95,6 +95,8 @@ describe('reply', () => {
     const text = reply([{ finding: 'frost', answer: 'no', channel: 'caller' }], '2026-07-10');
     expect(text).toContain('That is not sure enough to act on');
     expect(text).not.toContain('A beetle eats the leaves');
+    expect(text).toContain('Please look and tell us:\n– what about ');
+    expect(text).not.toContain('What to do');
   });
   it('puts labels and local rules first on every reply, whatever the cause', () => {
     for (const date of ['2026-05-10', '2026-07-10', '2026-12-01'])

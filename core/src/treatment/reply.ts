@@ -81,40 +81,45 @@ function chosenOptions(standing: Standing): OptionStanding[] {
   return [...new Set([...chosen, ...preferredLater, ...now])].slice(0, 3);
 }
 
+/** A name for the letter: "your peach", where the card covers "Peach and nectarine". */
+function hostName(plant: Plant | null): string {
+  if (!plant) return 'plant';
+  return / and | family/.test(plant.name) ? plant.id.replace(/-/g, ' ') : plant.name.toLowerCase();
+}
+
+/** How many things a caller can be asked to look at in one letter. */
+const LOOK_AT = 3;
+
+function unsure({ standing, edition }: ReplyInput): string[] {
+  const asks = standing.questions.slice(0, LOOK_AT).flatMap((q) => edition.findings.find((f) => f.id === q.finding)?.ask ?? []);
+  return ['That is not sure enough to act on, so please treat nothing yet.', '', 'Please look and tell us:', ...asks.map((ask) => `– ${ask}`), ''];
+}
+
+function advised(input: ReplyInput, cause: Cause): string[] {
+  const { standing, plant } = input;
+  const options = chosenOptions(standing);
+  const lines = [sentence(cause.replyLine), '', howWeKnow(input, cause), '', `What to do: ${sentence(standing.decision.why)}`];
+  lines.push(...options.map((option) => `– ${optionText(option)}`), '');
+  if (standing.decision.noteFor) lines.push(`Please note ${longDate(standing.decision.noteFor)} in your calendar.`, '');
+  const poison = plant?.poisonous ? [`${plant.name} is poisonous: ${plant.poisonous}`] : [];
+  const cautions = [...new Set([...cause.cautions, ...options.flatMap(({ option }) => option.cautions), ...poison])];
+  if (cautions.length > 0) lines.push(`Take care: ${cautions.map(sentence).join(' ')}`, '');
+  return [...lines, 'Call again if it spreads, if new leaves show it too, or if you see something that does not fit.', ''];
+}
+
 /** The reply in plain words: what we think and how sure, how we know, what to do and when, cautions, when to call back. */
 export function composeReply(input: ReplyInput): string {
   const { standing, edition, plant } = input;
   const leader = standing.candidates[0];
   const cause = edition.causes.find((c) => c.id === leader?.cause) ?? null;
-  const host = plant ? plant.name.toLowerCase() : 'plant';
+  const thanks = `Thank you for asking about your ${hostName(plant)}.`;
   const lines: string[] = [`Dear ${input.caller},`, ''];
   if (!leader || !cause || leader.cause === UNLISTED) {
-    lines.push(`Thank you for asking about your ${host}. We cannot name the cause from what we know so far. ${standing.decision.why}`, '');
+    lines.push(`${thanks} We cannot name the cause from what we know so far. ${standing.decision.why}`, '');
   } else {
-    const sure = likelihoodWord(leader.probability);
-    lines.push(
-      `Thank you for asking about your ${host}. It is ${sure} ${cause.name.toLowerCase()}${cause.latin ? ` (${cause.latin})` : ''}: about ${Math.round(leader.probability * 100)} in 100.`,
-    );
-    lines.push(
-      standing.decision.firm
-        ? sentence(cause.replyLine)
-        : 'That is not sure enough to act on: please look again as described below before you treat anything.',
-      '',
-    );
-    lines.push(howWeKnow(input, cause), '');
-    lines.push(`What to do: ${sentence(standing.decision.why)}`);
-    for (const option of chosenOptions(standing)) lines.push(`– ${optionText(option)}`);
-    lines.push('');
-    if (standing.decision.noteFor) lines.push(`Please note ${longDate(standing.decision.noteFor)} in your calendar.`, '');
-    const cautions = [
-      ...new Set([
-        ...cause.cautions,
-        ...chosenOptions(standing).flatMap(({ option }) => option.cautions),
-        ...(plant?.poisonous ? [`${plant.name} is poisonous: ${plant.poisonous}`] : []),
-      ]),
-    ];
-    if (cautions.length > 0) lines.push(`Take care: ${cautions.map(sentence).join(' ')}`, '');
-    lines.push(`Call again if it spreads, if new leaves show it too, or if you see something that does not fit.`, '');
+    const name = `${cause.name.toLowerCase()}${cause.latin ? ` (${cause.latin})` : ''}`;
+    lines.push(`${thanks} It is ${likelihoodWord(leader.probability)} ${name}: about ${Math.round(leader.probability * 100)} in 100.`);
+    lines.push(...(standing.decision.firm ? advised(input, cause) : unsure(input)));
   }
   lines.push(LABELS_FIRST, '', `${input.advisor}, ${input.desk}, ${longDate(input.today)}`, `Knowledge edition ${edition.version}`);
   return lines.join('\n');
