@@ -17,7 +17,7 @@ interface NameEntry {
 }
 
 /** Names of a plant in the ways people say them: scientific, common, and the genus when it is the only one known. */
-export function namesOf(plant: Plant): string[] {
+function namesOf(plant: Plant): string[] {
   return [plant.id.replace(/-/g, ' '), plant.name, plant.latin, ...plant.also];
 }
 

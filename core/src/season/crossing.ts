@@ -18,7 +18,7 @@ export interface Crossing {
 type ByDate = ReadonlyMap<IsoDate, WeatherDay>;
 const dated = new WeakMap<WeatherSeries, ByDate>();
 /** The days of a series by date; remembered, since every window asks for it. */
-export function byDate(series: WeatherSeries): ByDate {
+function byDate(series: WeatherSeries): ByDate {
   const known = dated.get(series) ?? new Map(series.days.map((day) => [day.on, day]));
   dated.set(series, known);
   return known;

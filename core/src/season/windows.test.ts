@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { Window } from '../edition/edition.ts';
 import { addDays, isoDate, northernMonth, occurrence, seasonalDate } from './calendar.ts';
 import { accumulated, crossingDate } from './crossing.ts';
-import { nextWorkable, windowStanding, type SeasonContext } from './windows.ts';
+import { windowStanding, type SeasonContext } from './windows.ts';
 import type { WeatherSeries } from './weather.ts';
 
 const context = (date: string | null, extra: Partial<SeasonContext> = {}): SeasonContext => ({
@@ -59,10 +59,6 @@ describe('calendar windows, at every boundary', () => {
       windowStanding({ id: 'x', name: 'x', mark: 'memory', calendar: { arid: { from: '04-01', to: '04-30' } } }, context('2026-04-10')).state,
     ).toBe('unknown');
     expect(windowStanding({ id: 'x', name: 'x', mark: 'memory', event: 'petal fall' }, context('2026-04-10')).basis).toContain('petal fall');
-  });
-  it('says the next day work makes sense', () => {
-    expect(nextWorkable(windowStanding(spring, context('2026-04-10')), '2026-04-10')).toBe('2026-04-10');
-    expect(nextWorkable(windowStanding(spring, context('2026-06-10')), '2026-06-10')).toBe('2027-04-01');
   });
 });
 

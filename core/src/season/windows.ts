@@ -107,10 +107,3 @@ export function windowStanding(window: Window, context: SeasonContext): WindowSt
 
 /** True on a day when work in the window makes sense. */
 export const isWorkable = (state: WindowState): boolean => state === 'open' || state === 'closing' || state === 'any-time';
-
-/** The next day on which a window can be used: today when open, else its coming start; null when nobody can say. */
-export function nextWorkable(standing: WindowStanding, date: IsoDate): IsoDate | null {
-  if (isWorkable(standing.state)) return date;
-  if (standing.state === 'not-yet') return standing.from;
-  return standing.nextFrom ?? null;
-}

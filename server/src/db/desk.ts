@@ -1,4 +1,4 @@
-import { createHash, randomBytes, randomUUID } from 'node:crypto';
+import { createHash, randomBytes } from 'node:crypto';
 import { and, asc, eq, sql } from 'drizzle-orm';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import type { SessionView } from '@sounding/contract/api.ts';
@@ -108,5 +108,3 @@ export async function setDemoDay(db: Queryable, deskId: string, today: string): 
     .returning({ id: desks.id });
   return rows.length > 0;
 }
-
-export const newId = (): string => randomUUID();

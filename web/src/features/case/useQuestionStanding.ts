@@ -17,7 +17,6 @@ export interface QuestionStanding {
   standing: Standing | null;
   /** At the mark stepped back to; the same as `standing` at the bottom. */
   shown: Standing | null;
-  weatherBehind: string | null;
 }
 
 /**
@@ -47,5 +46,5 @@ export function useQuestionStanding(question: QuestionView | undefined, session:
   const standing = useStanding(edition, input);
   const back = mark !== null && mark < taken.length;
   const earlier = useStanding(edition, back && input ? { ...input, readings: input.readings.slice(0, mark) } : null);
-  return { edition, date, taken, standing, shown: back ? (earlier ?? standing) : standing, weatherBehind: weather ? weather.station : null };
+  return { edition, date, taken, standing, shown: back ? (earlier ?? standing) : standing };
 }
