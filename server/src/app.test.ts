@@ -206,7 +206,7 @@ describe('what cannot be taken', () => {
     await connection.db.insert(desks).values({ id: other, name: 'Elsewhere', climate: 'arid', hemisphere: 'S', demo: false });
     const person = randomUUID();
     await connection.db.insert(people).values({ id: person, deskId: other, name: 'Zed', role: 'advisor' });
-    const { readCase, listCases } = await import('./db/cases.ts');
+    const { readCase, listCases } = await import('./db/caseReader.ts');
     await expect(readCase(connection.db, other, id)).rejects.toThrow(/no such case/);
     expect((await listCases(connection.db, other, { search: '', limit: 50, offset: 0 }, { causes: [], plants: [] })).total).toBe(0);
     await connection.db.execute(sql`delete from people where id = ${person}`);

@@ -14,19 +14,18 @@ import {
   type ReadingBody,
 } from '@sounding/contract/api.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
+import { listCases, readCase } from '../db/caseReader.ts';
 import {
   addReading,
   addSnapshot,
   addStatement,
   createCase,
   createQuestion,
-  listCases,
   patchCase,
   patchQuestion,
-  readCase,
   saveAdvice,
   setWithdrawn,
-} from '../db/cases.ts';
+} from '../db/caseWriter.ts';
 import { deskToday } from '../db/desk.ts';
 import { idParam, whoOf, type Services } from '../http.ts';
 import { ApiError } from '../problems.ts';
