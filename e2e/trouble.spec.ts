@@ -53,6 +53,14 @@ test('a call-back day in the past is refused beside the field', async ({ page })
   await expect(page.getByRole('button', { name: 'Save the reply' })).toBeDisabled();
 });
 
+test('a call that is cut off is answered as it stands: nothing is treated, and the caller is asked to look', async ({ page }) => {
+  await newCall(page, 'Cut Short');
+  await say(page, 'the leaves of my rose are yellow');
+  await expect(page.getByRole('button', { name: 'reply as it stands' })).toBeVisible();
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByRole('textbox', { name: /Reply to Cut Short/ })).toHaveValue(/please treat nothing yet[^]*Please look and tell us:/);
+});
+
 test('the demo day moves the windows', async ({ page }) => {
   await newCall(page, 'Time Lord');
   await say(page, 'the tips of my box are cupped like little cabbages');

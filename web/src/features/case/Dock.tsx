@@ -29,6 +29,16 @@ const Note = styled.span`
   font-size: 14px;
   color: ${({ theme }) => theme.deepSoft};
 `;
+const AsItStands = styled(Note)`
+  button {
+    border: 0;
+    padding: 0;
+    background: transparent;
+    color: inherit;
+    text-decoration: underline;
+    cursor: pointer;
+  }
+`;
 const Answers = styled.div`
   display: flex;
   flex-wrap: wrap;
@@ -181,10 +191,19 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
               <Key>0</Key> cannot say
             </button>
           </Answers>
-          <Note>
+          <AsItStands>
             halves the doubt {question.bits.toFixed(1)} times, takes about {question.seconds} s · <Key>↓</Key>
             <Key>↑</Key> other questions
-          </Note>
+            {!enough.enough && (
+              <>
+                {' '}
+                · <Key>Ctrl Enter</Key>{' '}
+                <button type="button" onClick={onReply}>
+                  reply as it stands
+                </button>
+              </>
+            )}
+          </AsItStands>
         </Ask>
       ) : null}
       <div>

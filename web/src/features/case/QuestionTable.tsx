@@ -124,7 +124,8 @@ export function QuestionTable({ view, question, session, write }: Props) {
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Escape') setDraft('');
-    if (event.key === 'Enter') onEnter();
+    if (event.key === 'Enter' && event.ctrlKey && taken.length > 0) reply();
+    else if (event.key === 'Enter') onEnter();
     if (draft !== '' || event.ctrlKey || event.metaKey || event.altKey) return;
     const digit = /^Digit(\d)$/.exec(event.code)?.[1] ?? (/^\d$/.test(event.key) ? event.key : undefined);
     const answer =
