@@ -14,16 +14,24 @@ import type {
 } from '@sounding/core/edition/edition.ts';
 import { RATE_VALUES } from '@sounding/core/edition/edition.ts';
 import { readFolder, type Complaint, type Place, type Placed } from './read.ts';
+import { careOf, overForm, windowsUsed, type WholeCause } from './forms.ts';
 import {
+  activeRow,
+  careFormRow,
   careTopicRow,
   causeRow,
+  familyRow,
   findingRow,
+  formRow,
   lexiconFile,
   plantRow,
+  schoolRow,
   sharedOptionRow,
+  sharedWindowRow,
   sourceRow,
   type CauseRow,
   type FindingRow,
+  type FormRow,
   type SharedOptionRow,
 } from './schema.ts';
 import type { z } from 'zod';
@@ -34,6 +42,8 @@ const EDITION_NAME = '2026.11';
 export interface Compiled {
   edition: Edition;
   complaints: Complaint[];
+  /** What every plant of a family must answer for; only the lint reads it. */
+  families: Placed<z.infer<typeof familyRow>>[];
   places: { causes: Map<string, Place>; plants: Map<string, Place>; findings: Map<string, Place> };
 }
 
@@ -68,7 +78,7 @@ function toFinding(row: FindingRow): Finding {
 
 const RATE_META = new Set(['mark', 'source', 'note']);
 
-function toRate(finding: string, row: Record<string, unknown>, cause: CauseRow, say: (text: string) => void): CauseRate {
+function toRate(finding: string, row: Record<string, unknown>, cause: WholeCause, say: (text: string) => void): CauseRate {
   const answers: Record<string, RateWord> = {};
   for (const [answer, word] of Object.entries(row)) {
     if (RATE_META.has(answer)) continue;
@@ -78,14 +88,29 @@ function toRate(finding: string, row: Record<string, unknown>, cause: CauseRow, 
   return { finding, answers, ...provenanceOf(row, cause.mark) };
 }
 
+/** What the rows of the other files are looked up in. */
+interface Shared {
+  options: Map<string, SharedOptionRow>;
+  windows: Map<string, z.infer<typeof sharedWindowRow>>;
+  actives: Map<string, z.infer<typeof activeRow>>;
+}
+
+function activesOf(ids: readonly string[], shared: Shared, say: (text: string) => void): string[] {
+  return ids.flatMap((id) => {
+    const active = shared.actives.get(id);
+    if (!active) say(`there is no active ingredient "${id}"`);
+    return active ? [`${active.name} (${active.group})`] : [];
+  });
+}
+
 function toOption(
-  row: CauseRow['options'][number],
+  row: WholeCause['options'][number],
   index: number,
-  cause: CauseRow,
-  shared: Map<string, SharedOptionRow>,
+  cause: WholeCause,
+  shared: Shared,
   say: (text: string) => void,
 ): TreatmentOption | null {
-  const base = row.use === undefined ? undefined : shared.get(row.use);
+  const base = row.use === undefined ? undefined : shared.options.get(row.use);
   if (row.use !== undefined && !base) {
     say(`options[${index}]: there is no shared option "${row.use}"`);
     return null;
@@ -100,23 +125,26 @@ function toOption(
   }
   const repeat = row.repeat ?? base?.repeat;
   const school = row.school ?? base?.school;
+  const window = row.window ?? base?.window;
+  const actives = activesOf(row.actives ?? base?.actives ?? [], shared, say);
   return {
     id,
     act,
     title,
     how,
-    ...(row.window ? { window: row.window } : {}),
+    ...(window ? { window } : {}),
     ...(repeat ? { repeat } : {}),
     not: [...(base?.not ?? []), ...(row.not ?? [])],
     cautions: [...(base?.cautions ?? []), ...(row.cautions ?? [])],
     effect: row.effect ?? base?.effect ?? 'fair',
-    ...(row.prefer ? { preferred: true } : {}),
+    ...(row.prefer || cause.prefer === id ? { preferred: true } : {}),
     ...(school ? { school } : {}),
+    ...(actives.length > 0 ? { actives } : {}),
     ...provenanceOf({ ...base, ...row }, cause.mark),
   };
 }
 
-function toWindow(id: string, row: CauseRow['windows'][string], cause: CauseRow): Window {
+function toWindow(id: string, row: CauseRow['windows'][string], cause: WholeCause): Window {
   const dd = row['degree-days'];
   return {
     id,
@@ -140,8 +168,11 @@ function toWindow(id: string, row: CauseRow['windows'][string], cause: CauseRow)
   };
 }
 
-function toCause(row: Placed<CauseRow>, shared: Map<string, SharedOptionRow>, complaints: Complaint[]): Cause {
-  const say = (text: string) => void complaints.push({ ...row.place, level: 'error', text: `${row.id}: ${text}` });
+function toCause(placed: Placed<CauseRow>, forms: Map<string, FormRow>, shared: Shared, complaints: Complaint[]): Cause | null {
+  const say = (text: string) => void complaints.push({ ...placed.place, level: 'error', text: `${placed.id}: ${text}` });
+  const row = overForm(placed, forms, say);
+  if (!row) return null;
+  const windows = [...Object.entries(row.windows), ...windowsUsed(row, shared.options, shared.windows)];
   return {
     id: row.id,
     name: row.name,
@@ -155,7 +186,7 @@ function toCause(row: Placed<CauseRow>, shared: Map<string, SharedOptionRow>, co
     months: row.months,
     rates: Object.entries(row.findings).map(([finding, rates]) => toRate(finding, rates, row, say)),
     lookAlikes: row.like.map((like) => ({ cause: like.cause, separate: like.by, say: like.say })),
-    windows: Object.entries(row.windows).map(([id, window]) => toWindow(id, window, row)),
+    windows: windows.map(([id, window]) => toWindow(id, window, row)),
     options: row.options.flatMap((option, i) => toOption(option, i, row, shared, say) ?? []),
     leaveWhen: row['leave-when'],
     worth: row.worth,
@@ -166,7 +197,7 @@ function toCause(row: Placed<CauseRow>, shared: Map<string, SharedOptionRow>, co
   };
 }
 
-function toPlant(row: z.infer<typeof plantRow>): Plant {
+function toPlant(row: z.infer<typeof plantRow>, care: Record<string, string>): Plant {
   return {
     id: row.id,
     name: row.name,
@@ -175,9 +206,12 @@ function toPlant(row: z.infer<typeof plantRow>): Plant {
     genus: row.latin.split(' ')[0] ?? row.latin,
     family: row.family,
     groups: row.groups,
-    normal: row.normal.map((n) => ({ what: n.what, ...(n.when ? { when: n.when } : {}) })),
+    ...(row.generic ? { generic: true } : {}),
+    ...(row['hardy-c'] === undefined ? {} : { hardyC: row['hardy-c'] }),
+    ...(row.needles ? { needles: row.needles } : {}),
+    normal: row.normal.map((n) => ({ what: n.what, ...(n.when ? { when: n.when } : {}), ...(n.varieties ? { varieties: n.varieties } : {}) })),
     ...(row.poisonous ? { poisonous: row.poisonous } : {}),
-    care: row.care,
+    care,
     mark: row.mark,
   };
 }
@@ -197,23 +231,34 @@ function toLexicon(row: z.infer<typeof lexiconFile>): Lexicon {
 
 const EMPTY_LEXICON: Lexicon = { classes: {}, irregular: {}, negators: [], notNegating: [], doubts: [], nearby: [], organs: {}, stopWords: [] };
 
+const byId = <T extends { id: string }>(rows: readonly T[]): Map<string, T> => new Map(rows.map((row) => [row.id, row]));
+
 /** Reads a knowledge folder and makes one edition of it. Faults come back as complaints; nothing is thrown for them. */
 export function compile(root: string): Compiled {
   const complaints: Complaint[] = [];
   const plants = readFolder(root, 'plants', plantRow, complaints);
   const findings = readFolder(root, 'findings', findingRow, complaints);
   const causes = readFolder(root, 'causes', causeRow, complaints);
-  const shared = new Map(readFolder(root, 'options.yaml', sharedOptionRow, complaints).map((row) => [row.id, row]));
+  const forms = byId(readFolder(root, 'forms.yaml', formRow, complaints));
+  const shared: Shared = {
+    options: byId(readFolder(root, 'options.yaml', sharedOptionRow, complaints)),
+    windows: byId(readFolder(root, 'windows.yaml', sharedWindowRow, complaints)),
+    actives: byId(readFolder(root, 'actives.yaml', activeRow, complaints)),
+  };
+  const careForms = byId(readFolder(root, 'care-forms.yaml', careFormRow, complaints));
+  const families = readFolder(root, 'families.yaml', familyRow, complaints);
+  const schools = readFolder(root, 'schools.yaml', schoolRow, complaints);
   const topics = readFolder(root, 'care.yaml', careTopicRow, complaints);
   const sources = readFolder(root, 'sources.yaml', sourceRow, complaints);
   const lexicon = readFolder(root, 'lexicon.yaml', lexiconFile, complaints)[0];
   const contents = {
-    plants: plants.map(toPlant),
+    plants: plants.map((row) => toPlant(row, careOf(row, careForms, complaints))),
     findings: findings.map(toFinding),
-    causes: causes.map((row) => toCause(row, shared, complaints)),
+    causes: causes.flatMap((row) => toCause(row, forms, shared, complaints) ?? []),
     careTopics: topics.map(({ id, name, words }) => ({ id, name, words })),
     lexicon: lexicon ? toLexicon(lexicon) : EMPTY_LEXICON,
     sources: sources.map(({ id, cite }) => ({ id, cite })),
+    schools: schools.map(({ id, question, views, ours, mark }) => ({ id, question, views, ours, mark })),
   };
   const digest = createHash('sha256').update(JSON.stringify(contents)).digest('hex').slice(0, 8);
   const placesOf = (rows: Placed<{ id: string }>[]) => new Map(rows.map((row) => [row.id, row.place]));
@@ -226,5 +271,5 @@ export function compile(root: string): Compiled {
       seen.set(row.id, row.place);
     }
   }
-  return { edition: { version: `${EDITION_NAME}-${digest}`, ...contents }, complaints, places };
+  return { edition: { version: `${EDITION_NAME}-${digest}`, ...contents }, complaints, families, places };
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ACTS, CLIMATES, COMMONNESS_VALUES, ORGANS, RATE_VALUES, type Commonness, type RateWord } from '@sounding/core/edition/edition.ts';
+import { hostShorthand, likeShorthand, rateShorthand } from './shorthand.ts';
 
 /** The shape of the YAML files, one schema a kind of row. Rows are strict: a misspelt key is an error, not a silence. */
 const id = z.string().regex(/^[a-z0-9]+(?:-[a-z0-9]+)*$/, 'ids are lower-case words joined by hyphens');
@@ -46,11 +47,22 @@ export const plantRow = z.strictObject({
   also: words,
   family: z.string(),
   groups: z.array(id).default([]),
-  normal: z.array(z.strictObject({ what: z.string(), when: z.string().optional() })).default([]),
+  /** A plant nobody has named more closely, such as "house plant"; a closer name in the same talk goes first. */
+  generic: z.boolean().default(false),
+  /** Lowest winter temperature it usually stands in the open ground, °C. */
+  'hardy-c': z.number().min(-60).max(20).optional(),
+  /** Needles in a bundle, for pines and their kin. */
+  needles: z.number().int().min(1).max(5).optional(),
+  normal: z.array(z.strictObject({ what: z.string(), when: z.string().optional(), varieties: z.string().optional() })).default([]),
   poisonous: z.string().optional(),
-  care: z.record(id, z.string()),
+  /** A care form to start from; the plant's own care lines go over it. */
+  'care-as': id.optional(),
+  care: z.record(id, z.string()).default({}),
   mark: mark.default('memory'),
 });
+
+/** Care that many plants share, named once. */
+export const careFormRow = z.strictObject({ id, care: z.record(id, z.string()) });
 
 export const findingRow = z.strictObject({
   id,
@@ -68,7 +80,7 @@ export const findingRow = z.strictObject({
   answers: z.record(id, z.strictObject({ say: z.string(), share: z.number().min(0.001).max(1).optional(), words })),
 });
 
-const rateRow = z.object(provenance).catchall(z.union([rateWord, z.string()]));
+const rateRow = z.union([rateShorthand, z.object(provenance).catchall(z.union([rateWord, z.string()]))]);
 const calendarSpan = z.strictObject({ from: monthDay, to: monthDay });
 const windowRow = z.strictObject({
   name: z.string(),
@@ -88,6 +100,9 @@ const windowRow = z.strictObject({
   ...provenance,
 });
 
+/** A window many causes share, named once; a cause uses it by naming it in an option. */
+export const sharedWindowRow = windowRow.extend({ id });
+
 const optionFields = {
   act: z.enum(ACTS),
   title: z.string(),
@@ -96,12 +111,14 @@ const optionFields = {
   not: words,
   cautions: words,
   effect: z.enum(['good', 'fair', 'poor']).default('fair'),
-  school: z.string().optional(),
+  school: id.optional(),
+  /** Active ingredients by id, see actives.yaml. */
+  actives: z.array(id).default([]),
   ...provenance,
 };
 /** A treatment many causes share, named once. */
-export const sharedOptionRow = z.strictObject({ id, ...optionFields });
-const causeOptionRow = z.strictObject({
+export const sharedOptionRow = z.strictObject({ id, window: id.optional(), ...optionFields });
+const causeOptionFields = z.strictObject({
   use: id.optional(),
   id: id.optional(),
   window: id.optional(),
@@ -110,51 +127,64 @@ const causeOptionRow = z.strictObject({
   // a default here would hide the shared option's own value
   not: z.array(z.string()).optional(),
   cautions: z.array(z.string()).optional(),
+  actives: z.array(id).optional(),
   effect: z.enum(['good', 'fair', 'poor']).optional(),
 });
+const causeOptionRow = z.union([id.transform((use): z.infer<typeof causeOptionFields> => ({ use })), causeOptionFields]);
+
+const kind = z.enum([
+  'normal',
+  'fungus',
+  'oomycete',
+  'bacterium',
+  'virus',
+  'nematode',
+  'insect',
+  'mite',
+  'mollusc',
+  'animal',
+  'plant',
+  'nutrient',
+  'water',
+  'temperature',
+  'light',
+  'chemical',
+  'mechanical',
+  'cultural',
+]);
+
+/** What causes of one form have in common; a cause's own rows go over it, finding by finding. */
+const sharedByForm = {
+  kind: kind.optional(),
+  mark: mark.optional(),
+  findings: z.record(id, rateRow).default({}),
+  windows: z.record(id, windowRow).default({}),
+  options: z.array(causeOptionRow).optional(),
+  /** Id of the option this cause is answered with when its window allows. */
+  prefer: id.optional(),
+  'leave-when': z.string().optional(),
+  worth: z.string().optional(),
+  cautions: words,
+};
+export const formRow = z.strictObject({ id, ...sharedByForm });
 
 export const causeRow = z.strictObject({
   id,
+  form: id.optional(),
   name: z.string(),
   latin: z.string().optional(),
   also: words,
-  kind: z.enum([
-    'normal',
-    'fungus',
-    'oomycete',
-    'bacterium',
-    'virus',
-    'nematode',
-    'insect',
-    'mite',
-    'mollusc',
-    'animal',
-    'plant',
-    'nutrient',
-    'water',
-    'temperature',
-    'light',
-    'chemical',
-    'mechanical',
-    'cultural',
-  ]),
   common: commonness,
   story: z.string().min(40),
-  hosts: z.array(weightedSelector).min(1),
-  'not-hosts': z.array(selector).default([]),
+  hosts: z.union([hostShorthand, z.array(weightedSelector).min(1)]),
+  'not-hosts': z.union([hostShorthand.transform((hosts) => hosts.map(({ weight: _, ...rest }) => rest)), z.array(selector)]).default([]),
   climates: z.array(z.enum(CLIMATES)).default([]),
   months,
-  findings: z.record(id, rateRow),
-  like: z.array(z.strictObject({ cause: id, by: z.array(id).min(1), say: z.string() })).default([]),
-  windows: z.record(id, windowRow).default({}),
-  options: z.array(causeOptionRow).min(1),
-  'leave-when': z.string(),
-  worth: z.string(),
-  cautions: words,
+  like: z.array(z.union([likeShorthand, z.strictObject({ cause: id, by: z.array(id).min(1), say: z.string() })])).default([]),
   notifiable: z.boolean().default(false),
   reply: z.string(),
   ...provenance,
-  mark,
+  ...sharedByForm,
 });
 
 export const careTopicRow = z.strictObject({ id, name: z.string(), words: z.array(z.string()).min(1) });
@@ -170,6 +200,20 @@ export const lexiconFile = z.strictObject({
   'stop-words': z.string(),
 });
 
+/** An active ingredient by its ISO common name, with its mode-of-action group. */
+export const activeRow = z.strictObject({ id, name: z.string(), group: z.string() });
+/** The problems every plant of a family is expected to answer for; the lint asks for them. */
+export const familyRow = z.strictObject({ family: z.string(), causes: z.array(id).min(1) });
+/** A question on which the trade disagrees, with our default and its reason. */
+export const schoolRow = z.strictObject({
+  id,
+  question: z.string(),
+  views: z.array(z.strictObject({ say: z.string(), because: z.string() })).min(2),
+  ours: z.string(),
+  mark: mark.default('common-practice'),
+});
+
 export type CauseRow = z.infer<typeof causeRow>;
+export type FormRow = z.infer<typeof formRow>;
 export type FindingRow = z.infer<typeof findingRow>;
 export type SharedOptionRow = z.infer<typeof sharedOptionRow>;

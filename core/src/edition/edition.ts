@@ -136,8 +136,10 @@ export interface TreatmentOption extends Provenance {
   effect: 'good' | 'fair' | 'poor';
   /** The option this cause is answered with when its window allows. */
   preferred?: boolean;
-  /** Works only while the cause is at work, so a closed window makes it useless. */
+  /** Id of the disputed question this option takes a side in. */
   school?: string;
+  /** Active ingredients by ISO common name with their mode-of-action group. */
+  actives?: string[];
 }
 
 export type CauseKind =
@@ -194,7 +196,13 @@ export interface Plant {
   genus: string;
   family: string;
   groups: string[];
-  normal: { what: string; when?: string }[];
+  /** Not named closely, such as "house plant": a closer name goes first. */
+  generic?: true;
+  /** Lowest winter temperature it usually stands in open ground, °C. */
+  hardyC?: number;
+  /** Needles in a bundle. */
+  needles?: number;
+  normal: { what: string; when?: string; varieties?: string }[];
   poisonous?: string;
   care: Record<string, string>;
   mark: Mark;
@@ -224,6 +232,15 @@ export interface Source {
   cite: string;
 }
 
+/** A question on which the trade disagrees: the views with their reasons, and what we say unless the desk says otherwise. */
+export interface School {
+  id: string;
+  question: string;
+  views: { say: string; because: string }[];
+  ours: string;
+  mark: Mark;
+}
+
 export interface Edition {
   /** Name of the edition and a digest of its contents, such as "2026.11-3fa9c2". */
   version: string;
@@ -233,6 +250,7 @@ export interface Edition {
   careTopics: CareTopic[];
   lexicon: Lexicon;
   sources: Source[];
+  schools: School[];
 }
 
 export const UNLISTED = 'unlisted';

@@ -16,9 +16,15 @@ interface NameEntry {
   stems: string[];
 }
 
-/** Names of a plant in the ways people say them: scientific, common, and the genus when it is the only one known. */
+/** Names of a plant in the ways people say them: common, and scientific where it has one. */
 function namesOf(plant: Plant): string[] {
-  return [plant.id.replace(/-/g, ' '), plant.name, plant.latin, ...plant.also];
+  const names = [plant.name, ...plant.also];
+  return plant.generic ? names : [plant.id.replace(/-/g, ' '), plant.latin, ...names];
+}
+
+/** The plant a call is about: the first that is named closely, else the first "house plant" or the like. */
+export function closest(mentions: readonly PlantMention[]): Plant | null {
+  return (mentions.find(({ plant }) => !plant.generic) ?? mentions[0])?.plant ?? null;
 }
 
 /** Reads plant names out of talk, forgiving a slip or two of spelling in longer names. */
@@ -34,7 +40,7 @@ export class PlantNames {
     const genera = new Map<string, Plant[]>();
     for (const plant of edition.plants) genera.set(plant.genus, [...(genera.get(plant.genus) ?? []), plant]);
     this.entries = edition.plants.flatMap((plant) => {
-      const names = [...namesOf(plant), ...(genera.get(plant.genus)?.[0] === plant ? [plant.genus] : [])];
+      const names = [...namesOf(plant), ...(!plant.generic && genera.get(plant.genus)?.[0] === plant ? [plant.genus] : [])];
       return names.map((name) => ({ plant, stems: tokenise(name, irregular).map((token) => token.stem) }));
     });
     this.entries.sort((a, b) => b.stems.length - a.stems.length);
@@ -93,6 +99,6 @@ export class PlantNames {
     const direct = this.edition.plants.find((plant) => plant.id === name);
     if (direct) return direct;
     const tokens = tokenise(name, this.edition.lexicon.irregular);
-    return this.find(tokens)[0]?.plant ?? null;
+    return closest(this.find(tokens));
   }
 }

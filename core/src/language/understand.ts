@@ -3,7 +3,7 @@ import type { Channel, Edition, Finding, Organ, Plant } from '../edition/edition
 import type { Reading } from '../diagnosis/posterior.ts';
 import { scopesOf } from './negation.ts';
 import { compilePhrase, PhraseBook, type Phrase, type PhraseMatch } from './phrases.ts';
-import { PlantNames, type PlantMention } from './plants.ts';
+import { closest, PlantNames, type PlantMention } from './plants.ts';
 import { stemOf, tokenise, type Token } from './tokens.ts';
 
 /** What a caller said, or what they answered to a question that was put to them. */
@@ -190,7 +190,7 @@ export class Understander {
     const known = plants.filter((mention) => !mention.nearby);
     return {
       plants,
-      host: known[0]?.plant ?? null,
+      host: closest(known),
       readings,
       claims,
       care,
@@ -263,7 +263,7 @@ export class Understander {
     );
     return {
       plants: parts.flatMap((part) => part.plants),
-      host: parts.find((part) => part.host)?.host ?? null,
+      host: (parts.find((part) => part.host && !part.host.generic) ?? parts.find((part) => part.host))?.host ?? null,
       readings: parts.flatMap((part) => part.readings),
       claims: parts.flatMap((part) => part.claims),
       care: parts.flatMap((part) => part.care),

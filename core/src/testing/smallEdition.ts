@@ -102,4 +102,5 @@ export const smallEdition: Edition = {
     organs: { leaf: ['leaf', 'leaves'], fruit: ['fruit'] },
   },
   sources: [],
+  schools: [],
 };
