@@ -2,10 +2,12 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { degreeDaysCommand } from './degreeDaysCommand.ts';
+import { evaluateText } from './evaluateCommand.ts';
 import { diagnoseText, vocabulary } from './diagnoseCommand.ts';
 import { readText, UsageError } from './input.ts';
 
 const USAGE = `usage: sounding diagnose [FILE|-]
+       sounding evaluate [FILE|-]
        sounding vocabulary
        sounding degree-days --lower C [--upper C] [--method single-sine|average] [FILE|-]`;
 
@@ -33,13 +35,15 @@ function run(argv: string[]): string {
   switch (command) {
     case 'diagnose':
       return diagnoseText(readText(positionals[0]), loadEdition());
+    case 'evaluate':
+      return evaluateText(readText(positionals[0]), loadEdition());
     case 'vocabulary':
       return vocabulary(loadEdition());
     case 'degree-days':
       return degreeDaysCommand(positionals[0], values);
     default:
       throw new UsageError(
-        command === undefined ? `command: none given\n${USAGE}` : `command: "${command}" is not one of diagnose, vocabulary, degree-days`,
+        command === undefined ? `command: none given\n${USAGE}` : `command: "${command}" is not one of diagnose, evaluate, vocabulary, degree-days`,
       );
   }
 }

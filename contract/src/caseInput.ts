@@ -9,7 +9,8 @@ export const dateText = z.string().superRefine((value, context) => {
     context.addIssue({ code: 'custom', message: error instanceof Error ? error.message : 'not a date' });
   }
 });
-export const climate = z.enum(CLIMATES);
+/** A climate by its name here, or as "highland-tropical". */
+export const climate = z.enum([...CLIMATES, 'highland-tropical']).transform((name) => (name === 'highland-tropical' ? 'tropical-highland' : name));
 export const channel = z.enum(CHANNELS as [Channel, ...Channel[]]);
 export const hemisphere = z.enum(['N', 'S']);
 

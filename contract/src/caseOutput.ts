@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ACTS } from '@sounding/core/edition/edition.ts';
 import { caseInput, dateText } from './caseInput.ts';
+import { practiceInput } from './practiceInput.ts';
 
 const day = dateText.nullable();
 
@@ -48,6 +49,7 @@ export function publishedSchemas(): Record<string, unknown> {
   });
   return {
     'case-input.schema.json': schema(caseInput, 'A case for sounding diagnose', 'input'),
+    'practice-call.schema.json': schema(practiceInput, 'A practice call for sounding evaluate', 'input'),
     'case-output.schema.json': schema(caseOutput, 'What sounding diagnose answers', 'output'),
   };
 }

@@ -16,6 +16,7 @@ export function overForm(row: CauseRow, forms: ReadonlyMap<string, FormRow>, say
   if (row.form !== undefined && !form) say(`there is no form "${row.form}"`);
   const whole = {
     ...row,
+    also: [...new Set([...row.also, ...(form?.also ?? [])])],
     kind: row.kind ?? form?.kind,
     mark: row.mark ?? form?.mark,
     options: row.options ?? form?.options,

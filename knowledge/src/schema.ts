@@ -166,7 +166,8 @@ const sharedByForm = {
   worth: z.string().optional(),
   cautions: words,
 };
-export const formRow = z.strictObject({ id, ...sharedByForm });
+/** `also` of a form goes to every cause of it: what people call all of that kind. */
+export const formRow = z.strictObject({ id, also: words, ...sharedByForm });
 
 export const causeRow = z.strictObject({
   id,

@@ -61,8 +61,10 @@ export interface PhraseMatch<T> {
   score: number;
 }
 
-const fits = (term: Term, token: Token): boolean =>
-  term.stems.has(token.stem) || term.exact.has(token.word) || term.beginnings.some((start) => token.word.startsWith(start));
+const fitsWord = (term: Term, { word, stem }: { word: string; stem: string }): boolean =>
+  term.stems.has(stem) || term.exact.has(word) || term.beginnings.some((start) => word.startsWith(start));
+
+const fits = (term: Term, token: Token): boolean => fitsWord(term, token) || (token.standsFor !== undefined && fitsWord(term, token.standsFor));
 
 function adjacentMatch(phrase: Phrase<unknown>, tokens: readonly Token[], start: number): number[] | null {
   const at = phrase.terms.map((_, i) => start + i);
@@ -74,9 +76,9 @@ function adjacentMatch(phrase: Phrase<unknown>, tokens: readonly Token[], start:
 }
 
 /** Where each token stands when small words count for little. */
-function positions(tokens: readonly Token[], isSmall: (token: Token) => boolean): number[] {
+function positions(tokens: readonly Token[], isSmall: (token: Token, index: number) => boolean): number[] {
   let at = 0;
-  return tokens.map((token) => (at += isSmall(token) ? SMALL_WORD : 1));
+  return tokens.map((token, index) => (at += isSmall(token, index) ? SMALL_WORD : 1));
 }
 
 /** Grows a match from one token by taking, for every other term, the nearest free token of the clause. */
@@ -103,10 +105,12 @@ function looseMatch(phrase: Phrase<unknown>, tokens: readonly Token[], where: re
   return span <= phrase.terms.length - 1 + SLACK ? at : null;
 }
 
-/** Phrases kept by the stems their first term can begin with, so that a sentence looks only at those it may hold. */
+/** Letters of a word that its phrases are looked up by when they ask only for a beginning. */
+const PREFIX = 3;
+
+/** Phrases kept by what their first term can begin with, so that a sentence looks only at those it may hold. */
 export class PhraseBook<T> {
-  private readonly byStem = new Map<string, Phrase<T>[]>();
-  private readonly others: Phrase<T>[] = [];
+  private readonly byKey = new Map<string, Set<Phrase<T>>>();
   /** How many phrases know a stem; a rare one says more. */
   private readonly uses = new Map<string, number>();
 
@@ -118,8 +122,16 @@ export class PhraseBook<T> {
       const first = phrase.terms[0];
       if (!first) continue;
       for (const stem of new Set(phrase.terms.flatMap((term) => [...term.stems]))) this.uses.set(stem, (this.uses.get(stem) ?? 0) + 1);
-      if (first.beginnings.length > 0 || first.exact.size > 0) this.others.push(phrase);
-      else for (const stem of first.stems) this.byStem.set(stem, [...(this.byStem.get(stem) ?? []), phrase]);
+      const keys = [
+        ...[...first.stems].map((stem) => `stem ${stem}`),
+        ...[...first.exact].map((word) => `word ${word}`),
+        ...first.beginnings.map((start) => `start ${start.slice(0, PREFIX)}`),
+      ];
+      for (const key of keys) {
+        const known = this.byKey.get(key);
+        if (known) known.add(phrase);
+        else this.byKey.set(key, new Set([phrase]));
+      }
     }
   }
 
@@ -128,17 +140,27 @@ export class PhraseBook<T> {
     return new Set(this.uses.keys());
   }
 
+  private startingAt(token: Token): Set<Phrase<T>> {
+    const found = new Set<Phrase<T>>();
+    for (const { word, stem } of token.standsFor ? [token, token.standsFor] : [token]) {
+      const keys = [`stem ${stem}`, `word ${word}`, ...[1, 2, PREFIX].map((length) => `start ${word.slice(0, length)}`)];
+      for (const key of keys) for (const phrase of this.byKey.get(key) ?? []) found.add(phrase);
+    }
+    return found;
+  }
+
   /** How much a word of a match says, 0.1 to 1.1: the rarer among the phrases, the more. */
   private telling(token: Token): number {
     const all = this.phrases.length;
     return 0.1 + Math.log(1 + all / (this.uses.get(token.stem) ?? 2)) / Math.log(1 + all);
   }
 
-  matches(tokens: readonly Token[]): PhraseMatch<T>[] {
+  /** @param passedOver indexes that count for as little as small words: names of plants between the words of a phrase */
+  matches(tokens: readonly Token[], passedOver: ReadonlySet<number> = new Set()): PhraseMatch<T>[] {
     const found: PhraseMatch<T>[] = [];
-    const where = positions(tokens, this.isSmall);
+    const where = positions(tokens, (token, index) => this.isSmall(token) || passedOver.has(index));
     tokens.forEach((token, start) => {
-      for (const phrase of [...(this.byStem.get(token.stem) ?? []), ...this.others]) {
+      for (const phrase of this.startingAt(token)) {
         if (!fits(phrase.terms[0]!, token)) continue;
         const at = phrase.adjacent ? adjacentMatch(phrase, tokens, start) : looseMatch(phrase, tokens, where, start);
         if (!at) continue;

@@ -11,9 +11,12 @@ export interface PlantMention {
   distance: number;
 }
 
+/** One way of naming a plant, as stems. */
 interface NameEntry {
   plant: Plant;
-  stems: string[];
+  parts: { stem: string; exact: string | null }[];
+  /** Earlier entries win where two plants share a name. */
+  order: number;
 }
 
 /** Names of a plant in the ways people say them: common, and scientific where it has one. */
@@ -29,22 +32,28 @@ export function closest(mentions: readonly PlantMention[]): Plant | null {
 
 /** Reads plant names out of talk, forgiving a slip or two of spelling in longer names. */
 export class PlantNames {
-  private readonly entries: NameEntry[];
+  private readonly byFirstStem = new Map<string, NameEntry[]>();
   private readonly single = new Map<string, Plant>();
 
   constructor(
     private readonly edition: Edition,
     private readonly knownWord: (token: Token) => boolean,
   ) {
-    const irregular = edition.lexicon.irregular;
-    const genera = new Map<string, Plant[]>();
-    for (const plant of edition.plants) genera.set(plant.genus, [...(genera.get(plant.genus) ?? []), plant]);
-    this.entries = edition.plants.flatMap((plant) => {
-      const names = [...namesOf(plant), ...(!plant.generic && genera.get(plant.genus)?.[0] === plant ? [plant.genus] : [])];
-      return names.map((name) => ({ plant, stems: tokenise(name, irregular).map((token) => token.stem) }));
-    });
-    this.entries.sort((a, b) => b.stems.length - a.stems.length);
-    for (const { plant, stems } of this.entries) if (stems.length === 1 && !this.single.has(stems[0]!)) this.single.set(stems[0]!, plant);
+    const named = new Set<string>();
+    const add = (name: string, plant: Plant): void => {
+      // a name that ends in "!" is taken in exactly that form: "oranges" is a plant, "orange" a colour
+      const exact = name.endsWith('!');
+      const tokens = tokenise(name, edition.lexicon.irregular);
+      const first = tokens[0];
+      if (!first) return;
+      named.add(name.toLowerCase());
+      const entry = { plant, parts: tokens.map(({ stem, word }) => ({ stem, exact: exact ? word : null })), order: named.size };
+      this.byFirstStem.set(first.stem, [...(this.byFirstStem.get(first.stem) ?? []), entry]);
+      if (tokens.length === 1 && !exact && !this.single.has(first.stem)) this.single.set(first.stem, plant);
+    };
+    for (const plant of edition.plants) for (const name of namesOf(plant)) add(name, plant);
+    // a bare genus means the plant whose own name it is, else the first of its kind
+    for (const plant of edition.plants) if (!plant.generic && !named.has(plant.genus.toLowerCase())) add(plant.genus, plant);
   }
 
   private near(token: Token): { plant: Plant; distance: number } | null {
@@ -80,12 +89,18 @@ export class PlantNames {
       at.forEach((i) => taken.add(i));
       mentions.push({ plant, at, nearby: this.isNearby(tokens, at), distance: d });
     };
-    for (const { plant, stems } of this.entries) {
-      for (let start = 0; start + stems.length <= tokens.length; start++) {
-        const at = stems.map((_, i) => start + i);
-        if (at.every((index, i) => tokens[index]!.stem === stems[i] && !taken.has(index))) take(plant, at, 0);
-      }
-    }
+    const spoken = tokens.flatMap((token, start) =>
+      (this.byFirstStem.get(token.stem) ?? [])
+        .filter(({ parts }) =>
+          parts.every(({ stem, exact }, i) => {
+            const here = tokens[start + i];
+            return here !== undefined && here.stem === stem && (exact === null || here.word === exact);
+          }),
+        )
+        .map((entry) => ({ entry, at: entry.parts.map((_, i) => start + i) })),
+    );
+    spoken.sort((a, b) => b.at.length - a.at.length || a.entry.order - b.entry.order || a.at[0]! - b.at[0]!);
+    for (const { entry, at } of spoken) if (!at.some((i) => taken.has(i))) take(entry.plant, at, 0);
     tokens.forEach((token, index) => {
       if (taken.has(index)) return;
       const near = this.near(token);

@@ -12,6 +12,8 @@ export interface Token {
   asking: boolean;
   /** Commas passed so far; they loosen a match and end a negation. */
   breath: number;
+  /** What a "they" or "it" stands for: the organ last spoken of. */
+  standsFor?: { word: string; stem: string };
 }
 
 const CONTRACTIONS: [RegExp, string][] = [

@@ -1,5 +1,6 @@
 import { distance } from 'fastest-levenshtein';
-import type { Channel, Edition, Finding, Organ, Plant } from '../edition/edition.ts';
+import { COMMONNESS_VALUES, type Cause, type Channel, type Edition, type Finding, type Organ, type Plant } from '../edition/edition.ts';
+import { hostWeight } from '../diagnosis/hosts.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
 import { scopesOf } from './negation.ts';
 import { compilePhrase, PhraseBook, type Phrase, type PhraseMatch } from './phrases.ts';
@@ -31,7 +32,11 @@ export interface Understanding {
   notUnderstood: string[];
 }
 
-type Meaning = { kind: 'finding'; finding: Finding; answer: string } | { kind: 'care'; topic: string } | { kind: 'claim'; cause: string };
+type Meaning = { kind: 'finding'; finding: Finding; answer: string } | { kind: 'care'; topic: string } | { kind: 'claim'; causes: Cause[] };
+
+const PRONOUNS = new Set(['they', 'them', 'these', 'those']);
+/** Words back that a "they" looks for what it stands for. */
+const PRONOUN_REACH = 14;
 
 /** A yes at the beginning; a no that stands by itself, not one that belongs to the next word ("no webs"). */
 const SAYS_YES = /^\s*(yes|yeah|yep|aye|yup|definitely|certainly|absolutely|correct)\b|^\s*(a bit|a little)\s*($|[,.;!])/i;
@@ -46,6 +51,23 @@ const UNKNOWN_ANSWER =
 /** True for talk that answers the question before it rather than telling something new. */
 export const answersQuestion = (say: string): boolean => SAYS_YES.test(say) || SAYS_NO.test(say);
 
+/** Causes by the names callers call them; one name may be that of several, such as "rust". */
+function claimable(edition: Edition): Map<string, Cause[]> {
+  const byName = new Map<string, Cause[]>();
+  for (const cause of edition.causes) {
+    if (cause.kind === 'normal') continue;
+    for (const name of new Set([cause.name, ...cause.also].map((n) => n.toLowerCase().replace(/[^\p{L}\s-]/gu, ' ').trim())))
+      byName.set(name, [...(byName.get(name) ?? []), cause]);
+  }
+  return byName;
+}
+
+/** Of the causes that share a name, the one that suits the plant and is met most. */
+function likeliest(causes: readonly Cause[], plant: Plant | null): Cause | null {
+  const weight = (cause: Cause) => hostWeight(cause, plant) * COMMONNESS_VALUES[cause.commonness];
+  return causes.reduce<Cause | null>((best, cause) => (best === null || weight(cause) > weight(best) ? cause : best), null);
+}
+
 /** Turns running talk into plant, readings and questions of care. Built once for an edition, then pure. */
 export class Understander {
   private readonly book: PhraseBook<Meaning>;
@@ -54,7 +76,8 @@ export class Understander {
   private readonly stopWords: Set<string>;
   private readonly knownStems: ReadonlySet<string>;
   private readonly findings: Map<string, Finding>;
-  private readonly spellings: string[];
+  /** Longer stems by their first two letters: slips of spelling are sought among these. */
+  private readonly spellings = new Map<string, string[]>();
 
   constructor(private readonly edition: Edition) {
     const { lexicon } = edition;
@@ -63,16 +86,18 @@ export class Understander {
     for (const finding of edition.findings)
       for (const answer of finding.answers) for (const words of answer.words) add(words, { kind: 'finding', finding, answer: answer.id });
     for (const topic of edition.careTopics) for (const words of topic.words) add(words, { kind: 'care', topic: topic.id });
-    for (const cause of edition.causes)
-      if (cause.kind !== 'normal')
-        for (const name of [cause.name, ...cause.also]) add(`=${name.replace(/[^\p{L}\s-]/gu, ' ')}`, { kind: 'claim', cause: cause.id });
+    for (const [name, causes] of claimable(edition)) add(`=${name}`, { kind: 'claim', causes });
     this.stopWords = new Set(lexicon.stopWords);
     this.stopStems = new Set(lexicon.stopWords.map((word) => stemOf(word, lexicon.irregular)));
     this.book = new PhraseBook(phrases, (token) => this.stopWords.has(token.word));
     this.knownStems = this.book.stems;
     this.plantNames = new PlantNames(edition, (token) => this.isKnown(token));
     this.findings = new Map(edition.findings.map((finding) => [finding.id, finding]));
-    this.spellings = [...this.knownStems].filter((stem) => stem.length >= 5);
+    for (const stem of this.knownStems) {
+      if (stem.length < 5) continue;
+      const start = stem.slice(0, 2);
+      this.spellings.set(start, [...(this.spellings.get(start) ?? []), stem]);
+    }
   }
 
   private isKnown(token: Token): boolean {
@@ -88,8 +113,8 @@ export class Understander {
     const tokens = tokenise(text, this.edition.lexicon.irregular);
     return tokens.map((token) => {
       if (token.word.length < 5 || this.isKnown(token)) return token;
-      const close = this.spellings.find(
-        (stem) => stem.slice(0, 2) === token.stem.slice(0, 2) && Math.abs(stem.length - token.stem.length) <= 1 && distance(stem, token.stem) === 1,
+      const close = (this.spellings.get(token.stem.slice(0, 2)) ?? []).find(
+        (stem) => Math.abs(stem.length - token.stem.length) <= 1 && distance(stem, token.stem) === 1,
       );
       return close ? { ...token, stem: close } : token;
     });
@@ -111,11 +136,24 @@ export class Understander {
     return byClause;
   }
 
-  private read(text: string, channel: Channel): Understanding {
-    const tokens = this.tokens(text);
+  /** Lets every "they" stand for the organ spoken of before it. */
+  private resolvePronouns(tokens: readonly Token[]): Token[] {
+    const organWords = new Set(Object.values(this.edition.lexicon.organs).flat());
+    let last = -1;
+    return tokens.map((token, index) => {
+      if (organWords.has(token.word)) last = index;
+      const antecedent = last >= 0 && index - last <= PRONOUN_REACH ? tokens[last] : undefined;
+      return antecedent && PRONOUNS.has(token.word) ? { ...token, standsFor: { word: antecedent.word, stem: antecedent.stem } } : token;
+    });
+  }
+
+  /** @param saidFrom readings must rest on a word at or after this index; those before only give it its sense */
+  private read(text: string, channel: Channel, saidFrom = 0): Understanding {
+    const tokens = this.resolvePronouns(this.tokens(text));
     const { lexicon } = this.edition;
     const { negatedBy, doubted } = scopesOf(tokens, lexicon);
     const plants = this.plantNames.find(tokens);
+    const host = closest(plants.filter((mention) => !mention.nearby));
     const covered = new Set<number>(plants.flatMap((mention) => mention.at));
     const organs = this.organsOf(tokens);
     const said = (at: readonly number[]) =>
@@ -124,10 +162,11 @@ export class Understander {
         .map((t) => t.text)
         .join(' ');
 
-    const all = this.book.matches(tokens);
+    const all = this.book.matches(tokens, covered).filter((match) => match.at[match.at.length - 1]! >= saidFrom);
     const fitsOrgan = (match: PhraseMatch<Meaning>): boolean => {
       if (match.value.kind !== 'finding') return true;
-      const { organ } = match.value.finding;
+      const { organ, kind } = match.value.finding;
+      if (kind === 'sign') return true; // a creature or a fungus may sit anywhere
       const spoken = organs[tokens[match.at[0]!]!.clause];
       if (!spoken || spoken.size === 0 || organ === 'whole-plant' || organ === 'surroundings' || spoken.has(organ)) return true;
       return match.at.some((i) => lexicon.organs[organ]?.includes(tokens[i]!.word));
@@ -150,10 +189,15 @@ export class Understander {
         (other) => other.at.length > match.at.length && other.score > match.score && match.at.every((i) => other.at.includes(i)),
       );
       if (outdone) continue;
+      if (value.kind === 'claim') {
+        // a name is no evidence: its words may still say what is seen
+        const named = likeliest(value.causes, host);
+        if (named && !claims.some((c) => c.cause === named.id)) claims.push({ cause: named.id, from: said(match.at) });
+        match.at.forEach((i) => covered.add(i));
+        continue;
+      }
       if (value.kind === 'care') {
         if (!care.some((c) => c.topic === value.topic)) care.push({ topic: value.topic, from: said(match.at) });
-      } else if (value.kind === 'claim') {
-        if (!claims.some((c) => c.cause === value.cause)) claims.push({ cause: value.cause, from: said(match.at) });
       } else {
         const { finding } = value;
         // a phrase that says "no" itself ("never flowered") is not denied again
@@ -187,10 +231,9 @@ export class Understander {
       match.at.forEach((i) => covered.add(i));
     }
     const readings = found.sort((a, b) => a.at - b.at).map(({ reading }) => reading);
-    const known = plants.filter((mention) => !mention.nearby);
     return {
       plants,
-      host: closest(known),
+      host,
       readings,
       claims,
       care,
@@ -238,6 +281,13 @@ export class Understander {
     });
   }
 
+  /** "What colour are the spots?" – "orange": the words of the question give those of the answer their sense. */
+  private inTheLightOf(ask: string, say: string, own: Understanding): Understanding {
+    const question = ask.replace(/[.;!?:\n]/g, ' ');
+    const together = this.read(`${question} ${say}`, 'caller', this.tokens(question).length);
+    return together.readings.length === 0 ? own : { ...own, readings: together.readings, notUnderstood: together.notUnderstood };
+  }
+
   /** Reads an answer in the light of its question: "is it sticky?" – "yes, and the floor under it". */
   private readAnswer(ask: string, say: string): Understanding {
     const asked = this.edition.findings.find((finding) => finding.ask === ask || finding.id === ask) ?? null;
@@ -245,7 +295,7 @@ export class Understander {
     const own = this.read(say, 'caller');
     const affirmed = SAYS_YES.test(say);
     const denied = !affirmed && SAYS_NO.test(say);
-    if (!affirmed && !denied) return own;
+    if (!affirmed && !denied) return own.readings.length > 0 ? own : this.inTheLightOf(ask, say, own);
     const settled = asked ? this.settled(asked, affirmed) : null;
     const meant = asked ? (settled === null ? [] : [{ finding: asked.id, answer: settled }]) : this.bySense(ask, affirmed);
     const channel: Channel = /\b(a bit|maybe|i think|perhaps|sort of|probably)\b/i.test(say) ? 'caller-unsure' : 'caller';

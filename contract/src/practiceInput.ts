@@ -1,0 +1,23 @@
+import { z } from 'zod';
+import { ACTIONS } from '@sounding/core/consult/practiceCall.ts';
+import { climate, dateText, hemisphere } from './caseInput.ts';
+
+const text = z.string();
+
+/** One practice call as `sounding evaluate` reads it; see docs/formats.md. */
+export const practiceInput = z.strictObject({
+  id: z.union([text, z.number()]),
+  /** What the caller says when the line opens. */
+  opening: text,
+  host: text.min(1).nullish(),
+  date: dateText.nullish(),
+  climate: climate.nullish(),
+  hemisphere: hemisphere.nullish(),
+  /** What the caller could tell if asked: the question in anybody's words, and the answer. */
+  facts: z.array(z.strictObject({ ask: text, say: text, kind: text.optional() })).default([]),
+  /** The right cause by any of its names; empty or null for a call that is only about care. */
+  cause: text.nullish(),
+  also: z.array(text).default([]),
+  action: z.enum(ACTIONS).nullish(),
+});
+export type PracticeInput = z.infer<typeof practiceInput>;

@@ -1,0 +1,181 @@
+import type { Act, Cause, Climate, Edition, Hemisphere } from '../edition/edition.ts';
+import type { Reading } from '../diagnosis/posterior.ts';
+import { Understander, type Utterance } from '../language/understand.ts';
+import type { IsoDate } from '../season/calendar.ts';
+import { Consultant, type ConsultInput, type Standing } from './consult.ts';
+import { careAnswer } from './diagnoseCase.ts';
+import { interview } from './interview.ts';
+
+export const ACTIONS = [
+  'none',
+  'monitor',
+  'cultural',
+  'physical',
+  'biological',
+  'spray',
+  'drench',
+  'remove-plant',
+  'refer-lab',
+  'refer-licensed',
+  'care',
+] as const;
+export type Action = (typeof ACTIONS)[number];
+
+/** What an expected action is called in `decision.act`; `care` is judged by the care answers instead. */
+export const ACT_OF_ACTION: Record<Exclude<Action, 'care'>, Act> = {
+  none: 'leave',
+  monitor: 'leave',
+  cultural: 'culture',
+  physical: 'physical',
+  biological: 'biological',
+  spray: 'contact',
+  drench: 'systemic',
+  'remove-plant': 'remove',
+  'refer-lab': 'refer',
+  'refer-licensed': 'refer',
+};
+
+/** A call whose right answer is known, with what the caller could tell if asked. */
+export interface PracticeCall {
+  opening: string;
+  host: string | null;
+  date: IsoDate | null;
+  climate: Climate | null;
+  hemisphere: Hemisphere;
+  facts: { ask: string; say: string }[];
+  /** Any name of the right cause; null for a call that is only about care. */
+  cause: string | null;
+  also: string[];
+  action: Action | null;
+}
+
+export interface PracticeOutcome {
+  /** Host the engine settled on. */
+  host: string | null;
+  /** Causes of the edition that go by the expected name; empty = the edition does not know it. */
+  expected: string[];
+  /** Place of the right cause, 1 = first; null = not among the possible causes. */
+  rankAfterOpening: number | null;
+  rankAfterQuestions: number | null;
+  rankAfterAll: number | null;
+  questions: number;
+  /** Of the questions, how many the facts could answer. */
+  answered: number;
+  first: { cause: string; name: string; probability: number } | null;
+  act: Act;
+  /** Whether the advice after everything is the expected action; null when none was expected. */
+  actionAgrees: boolean | null;
+}
+
+const plain = (name: string): string =>
+  name
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .replace(/[^\p{L}\d]+/gu, ' ')
+    .trim();
+
+/** "Pythium and Rhizoctonia" names two organisms. */
+const namesOf = (cause: Cause): string[] => [
+  cause.id,
+  cause.name,
+  ...cause.name.split(/,| and | or /),
+  ...(cause.latin ? [cause.latin, ...cause.latin.split(/,| and /)] : []),
+  ...cause.also,
+];
+
+/** Finds causes by any name they go by. A cause listed by genus alone answers to every species of that genus. */
+export class CauseNames {
+  private readonly byName = new Map<string, Set<string>>();
+
+  constructor(edition: Edition) {
+    for (const cause of edition.causes)
+      for (const name of namesOf(cause).map(plain)) {
+        if (name === '') continue;
+        this.byName.set(name, (this.byName.get(name) ?? new Set()).add(cause.id));
+      }
+  }
+
+  /** Ids of the causes that go by any of these names. */
+  find(names: readonly string[]): string[] {
+    const found = new Set<string>();
+    for (const name of names.map(plain)) {
+      const species = /^[a-z]+ [a-z]/.test(name) ? name.split(' ')[0]! : null;
+      for (const key of [name, name.replace(/s$/, ''), `${name}s`, ...(species ? [species] : [])])
+        for (const id of this.byName.get(key) ?? []) found.add(id);
+    }
+    return [...found];
+  }
+}
+
+function rankOf(expected: readonly string[], standing: Standing): number | null {
+  const at = standing.candidates.findIndex((candidate) => expected.includes(candidate.cause));
+  return at < 0 ? null : at + 1;
+}
+
+/** Plays practice calls: opening, the engine's own questions answered from the facts, then whatever facts are left. */
+export class PracticeDesk {
+  private readonly understander: Understander;
+  private readonly consultant: Consultant;
+  private readonly names: CauseNames;
+
+  constructor(
+    private readonly edition: Edition,
+    private readonly mostQuestions: number,
+  ) {
+    this.understander = new Understander(edition);
+    this.consultant = new Consultant(edition);
+    this.names = new CauseNames(edition);
+  }
+
+  private readings(words: readonly Utterance[]): Reading[] {
+    return this.understander.understand(words).readings.map(({ finding, answer, channel }) => ({ finding, answer, channel }));
+  }
+
+  play(call: PracticeCall): PracticeOutcome {
+    const opening = this.understander.understand([call.opening]);
+    const named = call.host === null ? null : this.understander.resolvePlant(call.host);
+    const plant = named ?? opening.host ?? this.understander.understand(call.facts).host;
+    const start: ConsultInput = {
+      host: plant?.id ?? null,
+      date: call.date,
+      climate: call.climate,
+      hemisphere: call.hemisphere,
+      setting: 'phone',
+      readings: opening.readings.map(({ finding, answer, channel }) => ({ finding, answer, channel })),
+      unanswered: [],
+      weather: null,
+    };
+    const expected = this.names.find([...(call.cause === null ? [] : [call.cause]), ...call.also]);
+    const left = new Map(call.facts.map((fact) => [fact, this.readings([fact])]));
+    const talk = interview(
+      this.consultant,
+      start,
+      (finding) => {
+        for (const [fact, readings] of left) {
+          if (!readings.some((reading) => reading.finding === finding)) continue;
+          left.delete(fact);
+          return readings;
+        }
+        return null;
+      },
+      this.mostQuestions,
+    );
+    const end = this.consultant.consult({ ...talk.input, readings: [...talk.input.readings, ...[...left.values()].flat()] });
+    const care = plant ? opening.care.flatMap(({ topic }) => careAnswer(plant.name, plant.care, topic)) : [];
+    const first = end.candidates[0];
+    const act = end.decision.act;
+    return {
+      host: plant?.id ?? null,
+      expected,
+      rankAfterOpening: rankOf(expected, this.consultant.consult(start)),
+      rankAfterQuestions: rankOf(expected, talk.standing),
+      rankAfterAll: rankOf(expected, end),
+      questions: talk.asked.length,
+      answered: talk.asked.filter(({ readings }) => readings !== null).length,
+      first: first ? { cause: first.cause, name: first.name, probability: first.probability } : null,
+      act,
+      actionAgrees: call.action === null ? null : call.action === 'care' ? care.length > 0 : act === ACT_OF_ACTION[call.action],
+    };
+  }
+}
