@@ -14,8 +14,11 @@ export interface Interview {
   standing: Standing;
 }
 
+/** Whether asking on could still change what is named first; "same advice" alone is no reason to stop naming. */
+const settled = ({ enough }: Standing): boolean => enough.enough && enough.because !== 'same-advice';
+
 /**
- * Lets the engine ask until it has enough or may ask no more.
+ * Lets the engine ask until one cause stands out, nothing useful is left to ask, or it may ask no more.
  * @param answer what the caller says to a finding, or null for "don't know"
  * @param limit most questions to ask
  */
@@ -23,7 +26,7 @@ export function interview(consultant: Consultant, start: ConsultInput, answer: (
   let input = start;
   let standing = consultant.consult(input);
   const asked: Asked[] = [];
-  while (asked.length < limit && !standing.enough.enough) {
+  while (asked.length < limit && !settled(standing)) {
     const next = standing.questions[0];
     if (!next) break;
     const readings = answer(next.finding);

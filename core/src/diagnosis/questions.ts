@@ -12,8 +12,8 @@ export interface RankedQuestion {
   answerProbabilities: number[];
 }
 
-/** Pulls apart ties and stops a two-second triviality from beating a real question. */
-const OVERHEAD_SECONDS = 4;
+/** What any question costs besides its own seconds: the turn of talk, the walk to the plant. Keeps trivialities from beating real questions. */
+const OVERHEAD_SECONDS = 20;
 
 /** Mutual information between the cause and the report on one finding, in bits: H(report) − Σ p(c)·H(report | c). */
 export function expectedBits(finding: ModelFinding, standing: Float64Array, channel: Channel): { bits: number; answerProbabilities: number[] } {

@@ -1,0 +1,172 @@
+import { CLIMATES, type Cause, type CauseKind, type Channel, type Edition, type Finding, type Plant } from '@sounding/core/edition/edition.ts';
+import { CHANNEL_RELIABILITY } from '@sounding/core/edition/edition.ts';
+import { Consultant, type ConsultInput } from '@sounding/core/consult/consult.ts';
+import { interview } from '@sounding/core/consult/interview.ts';
+import { answerDistribution } from '@sounding/core/diagnosis/model.ts';
+import type { Reading } from '@sounding/core/diagnosis/posterior.ts';
+import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
+import { generator } from '@sounding/core/numbers/random.ts';
+
+/** How many things a caller tells unasked (our own written statements hold 2.7 on average), and how many questions the desk may put. */
+const TOLD_UNASKED = 3;
+export const MOST_QUESTIONS = 6;
+/** Acts that put something on a plant that a sound one must never get. */
+const PESTICIDES = new Set(['contact', 'systemic']);
+
+export interface SimulatedShares {
+  callers: number;
+  first: number;
+  firstThree: number;
+}
+
+export interface SimulationResult {
+  all: SimulatedShares;
+  byKind: Map<CauseKind, SimulatedShares>;
+  /** Causes taken for another, worst first: "true → named", with the share of the true cause's callers. */
+  confusions: { cause: string; taken: string; share: number }[];
+  /** Calls about a normal state that ended in a pesticide. */
+  normalsSprayed: number;
+  questionsACall: number;
+}
+
+type Draw = () => number;
+
+function pick<T>(items: readonly T[], weight: (item: T) => number, random: Draw): T | undefined {
+  const total = items.reduce((sum, item) => sum + weight(item), 0);
+  let at = random() * total;
+  for (const item of items) {
+    at -= weight(item);
+    if (at < 0) return item;
+  }
+  return items[items.length - 1];
+}
+
+/** A caller with one cause: what is truly there to be seen, finding by finding, and what they say of it. */
+export class SimulatedCaller {
+  readonly truth = new Map<string, string>();
+
+  constructor(
+    private readonly edition: Edition,
+    private readonly cause: Cause,
+    private readonly random: Draw,
+  ) {}
+
+  private distribution(finding: Finding): number[] {
+    const rate = this.cause.rates.find((r) => r.finding === finding.id);
+    return rate ? answerDistribution(finding, rate.answers) : finding.answers.map((answer) => answer.background);
+  }
+
+  private seen(finding: Finding): string {
+    const known = this.truth.get(finding.id);
+    if (known !== undefined) return known;
+    const shares = this.distribution(finding);
+    const index = pick([...shares.keys()], (i) => shares[i] ?? 0, this.random) ?? 0;
+    const answer = finding.answers[index]!.id;
+    this.truth.set(finding.id, answer);
+    return answer;
+  }
+
+  /**
+   * What is said through a channel: the truth, or with the channel's unreliability anything at all.
+   * @param complaint nobody rings to say that there is nothing, so a slip is then another complaint
+   */
+  say(finding: Finding, channel: Channel, complaint = false): Reading {
+    const reliability = finding.reliability?.[channel] ?? CHANNEL_RELIABILITY[channel];
+    const sayable = complaint ? finding.answers.filter((a) => a.id !== finding.absent) : finding.answers;
+    const answer = this.random() < reliability ? this.seen(finding) : pick(sayable, (a) => a.background, this.random)!.id;
+    return { finding: finding.id, answer, channel };
+  }
+
+  /**
+   * People ring about what is unusual and can be seen: first a symptom or sign of the cause that is rare elsewhere, then one
+   * thing more that strikes them. How likely each is to be told grows with how much more often it goes with this cause.
+   */
+  opening(): Reading[] {
+    const striking = this.cause.rates.flatMap(({ finding: id }) => {
+      const finding = this.edition.findings.find((f) => f.id === id);
+      if (!finding || finding.kind === 'test' || finding.phoneSeconds === null) return [];
+      const index = finding.answers.findIndex((a) => a.id === this.seen(finding));
+      const answer = finding.answers[index];
+      if (!answer || answer.id === finding.absent) return [];
+      const weight = Math.log((this.distribution(finding)[index] ?? 0) / answer.background);
+      return weight > 0 ? [{ finding, weight }] : [];
+    });
+    const told: Reading[] = [];
+    for (let n = 0; n < TOLD_UNASKED; n++) {
+      const visible = striking.filter(({ finding }) => finding.kind === 'symptom' || finding.kind === 'sign');
+      const one = pick(n === 0 && visible.length > 0 ? visible : striking, (t) => t.weight, this.random);
+      if (!one) break;
+      striking.splice(striking.indexOf(one), 1);
+      told.push(this.say(one.finding, 'caller', true));
+    }
+    return told;
+  }
+}
+
+export function situationOf(cause: Cause, plants: readonly Plant[], random: Draw): Pick<ConsultInput, 'host' | 'date' | 'climate'> {
+  const hosts = plants.filter((plant) => !plant.generic && hostWeight(cause, plant) > 0);
+  const host = pick(hosts, (plant) => hostWeight(cause, plant), random);
+  const months = cause.months.length > 0 ? cause.months : [3, 4, 5, 6, 7, 8, 9, 10];
+  const month = months[Math.floor(random() * months.length)] ?? 6;
+  const climates = cause.climates.length > 0 ? cause.climates : CLIMATES.slice(0, 4);
+  const climate = climates[Math.floor(random() * climates.length)] ?? 'continental';
+  return { host: host?.id ?? null, date: `2026-${String(month).padStart(2, '0')}-15`, climate };
+}
+
+/**
+ * Draws callers for every cause from its own rates and the noise of the telephone, lets the engine ask, and counts.
+ * @param perCause callers a cause
+ */
+export function simulateCallers(edition: Edition, perCause: number, seed: number): SimulationResult {
+  const consultant = new Consultant(edition);
+  const random = generator(seed);
+  const findings = new Map(edition.findings.map((finding) => [finding.id, finding]));
+  const count = new Map<CauseKind, { callers: number; first: number; three: number }>();
+  const taken = new Map<string, Map<string, number>>();
+  let normalsSprayed = 0;
+  let questions = 0;
+  for (const cause of edition.causes) {
+    for (let n = 0; n < perCause; n++) {
+      const caller = new SimulatedCaller(edition, cause, random);
+      const start: ConsultInput = {
+        ...situationOf(cause, edition.plants, random),
+        hemisphere: 'N',
+        setting: 'phone',
+        readings: caller.opening(),
+        unanswered: [],
+        weather: null,
+      };
+      const { asked, standing } = interview(consultant, start, (id) => [caller.say(findings.get(id)!, 'caller-looked')], MOST_QUESTIONS);
+      const place = standing.candidates.findIndex((candidate) => candidate.cause === cause.id);
+      const tally = count.get(cause.kind) ?? { callers: 0, first: 0, three: 0 };
+      count.set(cause.kind, {
+        callers: tally.callers + 1,
+        first: tally.first + (place === 0 ? 1 : 0),
+        three: tally.three + (place >= 0 && place < 3 ? 1 : 0),
+      });
+      questions += asked.length;
+      const named = standing.candidates[0]!.cause;
+      if (place !== 0) {
+        const of = taken.get(cause.id) ?? new Map<string, number>();
+        of.set(named, (of.get(named) ?? 0) + 1);
+        taken.set(cause.id, of);
+      }
+      if (cause.kind === 'normal' && standing.decision.firm && PESTICIDES.has(standing.decision.act)) normalsSprayed += 1;
+    }
+  }
+  const shares = (t: { callers: number; first: number; three: number }): SimulatedShares => ({
+    callers: t.callers,
+    first: t.first / t.callers,
+    firstThree: t.three / t.callers,
+  });
+  const total = [...count.values()].reduce((a, b) => ({ callers: a.callers + b.callers, first: a.first + b.first, three: a.three + b.three }));
+  return {
+    all: shares(total),
+    byKind: new Map([...count].map(([kind, tally]) => [kind, shares(tally)])),
+    confusions: [...taken]
+      .flatMap(([cause, of]) => [...of].map(([named, times]) => ({ cause, taken: named, share: times / perCause })))
+      .sort((a, b) => b.share - a.share),
+    normalsSprayed,
+    questionsACall: questions / total.callers,
+  };
+}
