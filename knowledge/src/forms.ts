@@ -43,8 +43,7 @@ export function windowsUsed(
     if (id in row.windows) return [];
     const found = windows.get(id);
     if (!found) return [];
-    const { id: _, ...window } = found;
-    return [[id, window] as [string, Omit<z.infer<typeof sharedWindowRow>, 'id'>]];
+    return [[id, found] as [string, Omit<z.infer<typeof sharedWindowRow>, 'id'>]];
   });
 }
 

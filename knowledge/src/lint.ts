@@ -3,6 +3,7 @@ import { compilePhrase } from '@sounding/core/language/phrases.ts';
 import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
 import type { Cause, Edition, Finding } from '@sounding/core/edition/edition.ts';
 import type { Compiled } from './compile.ts';
+import { doubles, unreachable } from './lintReach.ts';
 import type { Complaint, Place } from './read.ts';
 
 /** Fewest findings a worked-out cause may have. */
@@ -49,8 +50,12 @@ function lintRates(cause: Cause, edition: Edition, say: Say): void {
       if (!finding.answers.some((a) => a.id === answer))
         say(`finding "${rate.finding}" has no answer "${answer}" (it has ${finding.answers.map((a) => a.id).join(', ')})`);
     }
-    const certain = Object.values(rate.answers).filter((word) => word === 'always').length;
-    if (certain > 1) say(`finding "${rate.finding}": two answers cannot both be "always"`);
+    const words = Object.values(rate.answers);
+    if (words.filter((word) => word === 'always').length > 1) say(`finding "${rate.finding}": two answers cannot both be "always"`);
+    // "always" shuts the other answers out; what it leaves over cannot be "often"
+    if (words.includes('always') && words.some((word) => word === 'usually' || word === 'often'))
+      say(`finding "${rate.finding}": "always" leaves no room for an answer that is "often" or "usually"`, 'warning');
+    if (words.length === finding.answers.length && words.every((word) => word === 'never')) say(`finding "${rate.finding}": every answer is "never"`);
   }
 }
 
@@ -94,8 +99,40 @@ function lintPhrases(edition: Edition, say: (id: string, text: string) => void):
   }
 }
 
+/** A host that is taken in and shut out by the same breadth of selector contradicts itself. */
+function lintHosts(cause: Cause, say: Say): void {
+  const key = (selector: object) => JSON.stringify(Object.entries(selector).filter(([name]) => name !== 'weight' && name !== 'note'));
+  const shut = new Set(cause.hosts.exclude.map(key));
+  for (const host of cause.hosts.include) if (shut.has(key(host))) say(`${key(host)} is both a host and excluded`);
+}
+
+function lintNames(edition: Edition, sayOf: (id: string) => Say): void {
+  const owner = new Map<string, string>();
+  for (const cause of edition.causes) {
+    const name = cause.name.toLowerCase();
+    const other = owner.get(name);
+    if (other) sayOf(cause.id)(`has the same name as "${other}"`);
+    owner.set(name, cause.id);
+  }
+}
+
+function lintFamilies({ edition, families, places }: Compiled, sayAt: (id: string, place: Place | undefined) => Say): void {
+  for (const { family, causes, place } of families) {
+    const plants = edition.plants.filter((plant) => plant.family === family);
+    if (plants.length === 0) sayAt(family, place)('no plant of this edition belongs to the family');
+    for (const id of causes) {
+      const cause = edition.causes.find((c) => c.id === id);
+      if (!cause) sayAt(family, place)(`"${id}" is not a cause`);
+      else
+        for (const plant of plants)
+          if (hostWeight(cause, plant) === 0) sayAt(plant.id, places.plants.get(plant.id))(`lacks "${id}", which ${family} always have`);
+    }
+  }
+}
+
 /** Checks what the schema cannot see: that the rows agree with each other. */
-export function lint({ edition, places }: Compiled): Complaint[] {
+export function lint(compiled: Compiled): Complaint[] {
+  const { edition, places } = compiled;
   const complaints: Complaint[] = [];
   const sayAt =
     (id: string, place: Place | undefined): Say =>
@@ -111,6 +148,7 @@ export function lint({ edition, places }: Compiled): Complaint[] {
     lintRates(cause, edition, say);
     lintLookAlikes(cause, edition, say);
     lintTreatment(cause, edition, say);
+    lintHosts(cause, say);
     lintSources('cause', cause, edition, say);
     if (!edition.plants.some((plant) => hostWeight(cause, plant) > 0)) say('no plant of this edition is a host of it');
   }
@@ -121,6 +159,12 @@ export function lint({ edition, places }: Compiled): Complaint[] {
   const cited = new Set(edition.causes.flatMap((c) => [c, ...c.rates, ...c.windows, ...c.options].flatMap((item) => item.source ?? [])));
   for (const source of edition.sources)
     if (!cited.has(source.id)) sayAt(source.id, { file: 'sources.yaml', line: 1 })('no figure rests on this source', 'warning');
+  const sayOf = (id: string) => sayAt(id, places.causes.get(id));
+  lintNames(edition, sayOf);
+  lintFamilies(compiled, sayAt);
+  for (const { cause, place } of unreachable(edition))
+    sayOf(cause.id)(`out of reach: a caller who sees all of it brings it only to place ${place}`);
+  for (const [a, b] of doubles(edition)) sayOf(b.id)(`no finding tells it from "${a.id}", which strikes the same plants: one cause under two names?`);
   lintPhrases(edition, (id, text) => sayAt(id, places.findings.get(id))(text));
   return complaints;
 }

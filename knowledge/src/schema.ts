@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ACTS, CLIMATES, COMMONNESS_VALUES, ORGANS, RATE_VALUES, type Commonness, type RateWord } from '@sounding/core/edition/edition.ts';
-import { hostShorthand, likeShorthand, rateShorthand } from './shorthand.ts';
+import { excludedShorthand, hostShorthand, likeShorthand, rateShorthand } from './shorthand.ts';
 
 /** The shape of the YAML files, one schema a kind of row. Rows are strict: a misspelt key is an error, not a silence. */
 const id = z.string().regex(/^[a-z0-9]+(?:-[a-z0-9]+)*$/, 'ids are lower-case words joined by hyphens');
@@ -178,7 +178,7 @@ export const causeRow = z.strictObject({
   common: commonness,
   story: z.string().min(40),
   hosts: z.union([hostShorthand, z.array(weightedSelector).min(1)]),
-  'not-hosts': z.union([hostShorthand.transform((hosts) => hosts.map(({ weight: _, ...rest }) => rest)), z.array(selector)]).default([]),
+  'not-hosts': z.union([excludedShorthand, z.array(selector)]).default([]),
   climates: z.array(z.enum(CLIMATES)).default([]),
   months,
   like: z.array(z.union([likeShorthand, z.strictObject({ cause: id, by: z.array(id).min(1), say: z.string() })])).default([]),

@@ -44,6 +44,11 @@ export const hostShorthand = z.string().transform((text, ctx) => {
   return hosts;
 });
 
+/** The same without weights: plants that are no hosts. */
+export const excludedShorthand = hostShorthand.transform((hosts) =>
+  hosts.map((host) => Object.fromEntries(Object.entries(host).filter(([key]) => key !== 'weight')) as Partial<Record<(typeof SELECTORS)[number], string | true>>),
+);
+
 /** `"other-cause by finding, finding: What to say."` */
 export const likeShorthand = z.string().transform((text, ctx) => {
   const match = /^([a-z0-9-]+) by ([a-z0-9, -]+): (.+)$/.exec(text.trim());

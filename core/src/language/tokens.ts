@@ -31,7 +31,8 @@ const TURNS = new Set(['but', 'although', 'though', 'however', 'except', 'wherea
 
 export function stemOf(word: string, irregular: Record<string, string>): string {
   const known = irregular[word] ?? word;
-  return stemmer(known);
+  // the stemmer would make "on" of "one" and "di" of "die"
+  return known.length <= 3 ? known : stemmer(known);
 }
 
 /** Splits running talk into words with their clause. Hyphens separate; digits stay whole. */

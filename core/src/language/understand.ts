@@ -34,6 +34,10 @@ export interface Understanding {
 
 type Meaning = { kind: 'finding'; finding: Finding; answer: string } | { kind: 'care'; topic: string } | { kind: 'claim'; causes: Cause[] };
 
+/** Where, when and what went before, as against what is seen: one phrase may tell both. */
+const circumstantial = (meaning: Meaning): boolean =>
+  meaning.kind === 'finding' && (meaning.finding.kind === 'pattern' || meaning.finding.kind === 'history' || meaning.finding.kind === 'site');
+
 const PRONOUNS = new Set(['they', 'them', 'these', 'those']);
 /** Words back that a "they" looks for what it stands for. */
 const PRONOUN_REACH = 14;
@@ -186,7 +190,11 @@ export class Understander {
       const { value } = match;
       // a longer phrase that holds all of these words has already said what they mean
       const outdone = used.some(
-        (other) => other.at.length > match.at.length && other.score > match.score && match.at.every((i) => other.at.includes(i)),
+        (other) =>
+          other.at.length > match.at.length &&
+          other.score > match.score &&
+          circumstantial(other.value) === circumstantial(value) &&
+          match.at.every((i) => other.at.includes(i)),
       );
       if (outdone) continue;
       if (value.kind === 'claim') {
