@@ -125,13 +125,13 @@ export class Understander {
   }
 
   /** Organs spoken of, clause by clause; a clause that names none goes on with the last. */
-  private organsOf(tokens: readonly Token[]): Set<Organ>[] {
+  private organsOf(tokens: readonly Token[], named: ReadonlySet<number>): Set<Organ>[] {
     const byClause: Set<Organ>[] = [];
     let last = new Set<Organ>();
     for (let clause = 0; clause <= (tokens.at(-1)?.clause ?? 0); clause++) {
       const here = new Set<Organ>();
-      for (const token of tokens) {
-        if (token.clause !== clause) continue;
+      for (const [index, token] of tokens.entries()) {
+        if (token.clause !== clause || named.has(index)) continue; // "my courgettes" may mean the plant
         for (const [organ, words] of Object.entries(this.edition.lexicon.organs)) if (words.includes(token.word)) here.add(organ as Organ);
       }
       if (here.size > 0) last = here;
@@ -159,7 +159,8 @@ export class Understander {
     const plants = this.plantNames.find(tokens);
     const host = closest(plants.filter((mention) => !mention.nearby));
     const covered = new Set<number>(plants.flatMap((mention) => mention.at));
-    const organs = this.organsOf(tokens);
+    const namedAt: ReadonlySet<number> = new Set(covered);
+    const organs = this.organsOf(tokens, namedAt);
     const said = (at: readonly number[]) =>
       tokens
         .slice(at[0], at[at.length - 1]! + 1)
@@ -170,7 +171,7 @@ export class Understander {
     const fitsOrgan = (match: PhraseMatch<Meaning>): boolean => {
       if (match.value.kind !== 'finding') return true;
       const { organ, kind } = match.value.finding;
-      if (kind === 'sign') return true; // a creature or a fungus may sit anywhere
+      if (kind !== 'symptom') return true; // a creature or a fungus may sit anywhere
       const spoken = organs[tokens[match.at[0]!]!.clause];
       if (!spoken || spoken.size === 0 || organ === 'whole-plant' || organ === 'surroundings' || spoken.has(organ)) return true;
       return match.at.some((i) => lexicon.organs[organ]?.includes(tokens[i]!.word));
@@ -191,7 +192,7 @@ export class Understander {
       // a longer phrase that holds all of these words has already said what they mean
       const outdone = used.some(
         (other) =>
-          other.at.length > match.at.length &&
+          other.at.filter((i) => !namedAt.has(i)).length > match.at.length &&
           other.score > match.score &&
           circumstantial(other.value) === circumstantial(value) &&
           match.at.every((i) => other.at.includes(i)),
