@@ -2,7 +2,7 @@ import { CLIMATES, type Cause, type CauseKind, type Channel, type Edition, type 
 import { CHANNEL_RELIABILITY } from '@sounding/core/edition/edition.ts';
 import { Consultant, type ConsultInput } from '@sounding/core/consult/consult.ts';
 import { interview } from '@sounding/core/consult/interview.ts';
-import { answerDistribution } from '@sounding/core/diagnosis/model.ts';
+import { answerShares } from '@sounding/core/library/separation.ts';
 import type { Reading } from '@sounding/core/diagnosis/posterior.ts';
 import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
 import { generator } from '@sounding/core/numbers/random.ts';
@@ -52,8 +52,7 @@ export class SimulatedCaller {
   ) {}
 
   private distribution(finding: Finding): number[] {
-    const rate = this.cause.rates.find((r) => r.finding === finding.id);
-    return rate ? answerDistribution(finding, rate.answers) : finding.answers.map((answer) => answer.background);
+    return answerShares(finding, this.cause);
   }
 
   private seen(finding: Finding): string {

@@ -58,4 +58,3 @@ export function careOf(
   if (id !== undefined && !form) complaints.push({ ...row.place, level: 'error', text: `${row.id}: there is no care form "${id}"` });
   return { ...form?.care, ...row.care };
 }
-

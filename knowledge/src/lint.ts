@@ -1,7 +1,7 @@
-import { answerDistribution } from '@sounding/core/diagnosis/model.ts';
 import { compilePhrase } from '@sounding/core/language/phrases.ts';
 import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
-import type { Cause, Edition, Finding } from '@sounding/core/edition/edition.ts';
+import { separation } from '@sounding/core/library/separation.ts';
+import type { Cause, Edition } from '@sounding/core/edition/edition.ts';
 import type { Compiled } from './compile.ts';
 import { doubles, unreachable } from './lintReach.ts';
 import type { Complaint, Place } from './read.ts';
@@ -12,16 +12,6 @@ const LEAST_FINDINGS = 6;
 const SEPARATES = 0.3;
 
 type Say = (text: string, level?: Complaint['level']) => void;
-
-/** Total variation distance between what two causes say to a finding. */
-function separation(finding: Finding, a: Cause, b: Cause): number {
-  const of = (cause: Cause) => {
-    const rate = cause.rates.find((r) => r.finding === finding.id);
-    return rate ? answerDistribution(finding, rate.answers) : finding.answers.map((x) => x.background);
-  };
-  const [p, q] = [of(a), of(b)];
-  return p.reduce((sum, x, i) => sum + Math.abs(x - (q[i] ?? 0)), 0) / 2;
-}
 
 function lintLookAlikes(cause: Cause, edition: Edition, say: Say): void {
   for (const like of cause.lookAlikes) {
@@ -162,8 +152,7 @@ export function lint(compiled: Compiled): Complaint[] {
   const sayOf = (id: string) => sayAt(id, places.causes.get(id));
   lintNames(edition, sayOf);
   lintFamilies(compiled, sayAt);
-  for (const { cause, place } of unreachable(edition))
-    sayOf(cause.id)(`out of reach: a caller who sees all of it brings it only to place ${place}`);
+  for (const { cause, place } of unreachable(edition)) sayOf(cause.id)(`out of reach: a caller who sees all of it brings it only to place ${place}`);
   for (const [a, b] of doubles(edition)) sayOf(b.id)(`no finding tells it from "${a.id}", which strikes the same plants: one cause under two names?`);
   lintPhrases(edition, (id, text) => sayAt(id, places.findings.get(id))(text));
   return complaints;

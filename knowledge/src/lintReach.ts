@@ -1,17 +1,13 @@
 import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
-import { answerDistribution, modelForSituation } from '@sounding/core/diagnosis/model.ts';
+import { modelForSituation } from '@sounding/core/diagnosis/model.ts';
 import { posterior, type Reading } from '@sounding/core/diagnosis/posterior.ts';
+import { answerShares, separation } from '@sounding/core/library/separation.ts';
 import { CLIMATES, type Cause, type Edition, type Finding, type Plant } from '@sounding/core/edition/edition.ts';
 
 /** A cause is out of reach when even a caller who sees all its findings at their likeliest does not bring it among the first of these. */
 const WITHIN = 3;
 /** Two causes on one host are one under two names when no finding differs by this much. */
 const TELLS_APART = 0.2;
-
-const distribution = (finding: Finding, cause: Cause): number[] => {
-  const rate = cause.rates.find((r) => r.finding === finding.id);
-  return rate ? answerDistribution(finding, rate.answers) : finding.answers.map((answer) => answer.background);
-};
 
 function bestHost(cause: Cause, plants: readonly Plant[]): Plant | null {
   const named = plants.filter((plant) => !plant.generic && hostWeight(cause, plant) > 0);
@@ -23,7 +19,7 @@ function typicalReadings(cause: Cause, edition: Edition): Reading[] {
   return cause.rates.flatMap((rate) => {
     const finding = edition.findings.find((f) => f.id === rate.finding);
     if (!finding || finding.phoneSeconds === null) return [];
-    const shares = distribution(finding, cause);
+    const shares = answerShares(finding, cause);
     const likeliest = finding.answers[shares.indexOf(Math.max(...shares))];
     return likeliest ? [{ finding: finding.id, answer: likeliest.id, channel: 'caller-looked' as const }] : [];
   });
@@ -51,15 +47,7 @@ export function unreachable(edition: Edition): { cause: Cause; place: number }[]
 /** Largest difference between two causes over all findings, as total variation distance. */
 export function greatestDifference(a: Cause, b: Cause, findings: readonly Finding[]): number {
   const said = new Set([...a.rates, ...b.rates].map((rate) => rate.finding));
-  return Math.max(
-    0,
-    ...findings
-      .filter((finding) => said.has(finding.id))
-      .map((finding) => {
-        const other = distribution(finding, b);
-        return distribution(finding, a).reduce((sum, p, i) => sum + Math.abs(p - (other[i] ?? 0)), 0) / 2;
-      }),
-  );
+  return Math.max(0, ...findings.filter((finding) => said.has(finding.id)).map((finding) => separation(finding, a, b)));
 }
 
 const sharedMonths = (a: Cause, b: Cause) => a.months.length === 0 || b.months.length === 0 || a.months.some((m) => b.months.includes(m));

@@ -46,7 +46,10 @@ export const hostShorthand = z.string().transform((text, ctx) => {
 
 /** The same without weights: plants that are no hosts. */
 export const excludedShorthand = hostShorthand.transform((hosts) =>
-  hosts.map((host) => Object.fromEntries(Object.entries(host).filter(([key]) => key !== 'weight')) as Partial<Record<(typeof SELECTORS)[number], string | true>>),
+  hosts.map(
+    (host) =>
+      Object.fromEntries(Object.entries(host).filter(([key]) => key !== 'weight')) as Partial<Record<(typeof SELECTORS)[number], string | true>>,
+  ),
 );
 
 /** `"other-cause by finding, finding: What to say."` */

@@ -90,6 +90,21 @@ export function answerDistribution(finding: Finding, mentioned: Record<string, k
   });
 }
 
+/** Of the background of an unusual answer, the share that is left to causes which say nothing of the finding; the rest belongs to those that do. */
+const LEFT_TO_THE_SILENT = 0.5;
+
+/**
+ * P(answer | cause) where the cause says nothing of the finding: the background, with half of every unusual answer given back to the
+ * usual one. Elicited: plants that show a thing mostly have a cause that names it.
+ */
+export function silentDistribution(finding: Finding): number[] {
+  if (finding.absent === undefined) return finding.answers.map((answer) => answer.background);
+  const unusual = finding.answers.reduce((sum, answer) => sum + (answer.id === finding.absent ? 0 : answer.background), 0);
+  return finding.answers.map((answer) =>
+    answer.id === finding.absent ? 1 - LEFT_TO_THE_SILENT * unusual : LEFT_TO_THE_SILENT * answer.background,
+  );
+}
+
 /** Builds the network for one plant, month and climate from the causes possible there, and *unlisted*. */
 export function modelForSituation(edition: Edition, situation: Situation): DiagnosticModel {
   const weighted = edition.causes.map((cause) => ({ cause, weight: priorWeight(cause, situation) })).filter(({ weight }) => weight > 0);
@@ -100,10 +115,11 @@ export function modelForSituation(edition: Edition, situation: Situation): Diagn
   const rates = weighted.map(({ cause }) => new Map(cause.rates.map((rate) => [rate.finding, rate.answers])));
   const findings = edition.findings.map((finding): ModelFinding => {
     const background = Float64Array.from(finding.answers, (answer) => answer.background);
+    const silent = silentDistribution(finding);
     const likelihood = new Float64Array(finding.answers.length * causes.length);
     for (let c = 0; c < causes.length; c++) {
       const mentioned = rates[c]?.get(finding.id);
-      const column = mentioned ? answerDistribution(finding, mentioned) : background;
+      const column = mentioned ? answerDistribution(finding, mentioned) : causes[c] === UNLISTED ? background : silent;
       for (let a = 0; a < background.length; a++) likelihood[a * causes.length + c] = column[a] ?? 0;
     }
     return {

@@ -60,7 +60,14 @@ function claimable(edition: Edition): Map<string, Cause[]> {
   const byName = new Map<string, Cause[]>();
   for (const cause of edition.causes) {
     if (cause.kind === 'normal') continue;
-    for (const name of new Set([cause.name, ...cause.also].map((n) => n.toLowerCase().replace(/[^\p{L}\s-]/gu, ' ').trim())))
+    for (const name of new Set(
+      [cause.name, ...cause.also].map((n) =>
+        n
+          .toLowerCase()
+          .replace(/[^\p{L}\s-]/gu, ' ')
+          .trim(),
+      ),
+    ))
       byName.set(name, [...(byName.get(name) ?? []), cause]);
   }
   return byName;

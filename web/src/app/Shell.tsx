@@ -83,6 +83,7 @@ export function Shell() {
             Desk
           </NavLink>
           <NavLink to="/casebook">Casebook</NavLink>
+          <NavLink to="/library">Library</NavLink>
         </Nav>
         <Right>
           <SaveState />

@@ -29,6 +29,11 @@ export function createAppRouter() {
       children: [
         { index: true, Component: DeskPage },
         { path: 'casebook', lazy: async () => ({ Component: (await import('../features/casebook/CasebookPage.tsx')).CasebookPage }) },
+        { path: 'library', lazy: async () => ({ Component: (await import('../features/library/LibraryPage.tsx')).LibraryPage }) },
+        { path: 'library/cause/:id', lazy: async () => ({ Component: (await import('../features/library/CausePage.tsx')).CausePage }) },
+        { path: 'library/plant/:id', lazy: async () => ({ Component: (await import('../features/library/PlantPage.tsx')).PlantPage }) },
+        { path: 'library/seen/:finding/:answer', lazy: async () => ({ Component: (await import('../features/library/SeenPage.tsx')).SeenPage }) },
+        { path: 'library/compare', lazy: async () => ({ Component: (await import('../features/library/ComparePage.tsx')).ComparePage }) },
         { path: 'case/:caseId', lazy: async () => ({ Component: (await import('../features/case/CasePage.tsx')).CasePage }) },
         { path: 'case/:caseId/reply/:questionId', lazy: async () => ({ Component: (await import('../features/reply/ReplyPage.tsx')).ReplyPage }) },
       ],
