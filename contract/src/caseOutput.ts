@@ -39,6 +39,7 @@ export const caseOutput = z.strictObject({
     }),
   ),
   unexplained: z.array(z.string()),
+  measurements: z.array(z.strictObject({ from: z.string(), metres: z.number(), doubt: z.string().nullable() })),
 });
 
 /** The published JSON Schemas, by file name under docs/schema. */

@@ -208,6 +208,7 @@ function toPlant(row: z.infer<typeof plantRow>, care: Record<string, string>): P
     groups: row.groups,
     ...(row.generic ? { generic: true } : {}),
     ...(row['hardy-c'] === undefined ? {} : { hardyC: row['hardy-c'] }),
+    ...(row.sizes.length > 0 ? { sizes: row.sizes.map(({ what, ...size }) => ({ ...(what ? { what } : {}), ...size })) } : {}),
     ...(row.needles ? { needles: row.needles } : {}),
     normal: row.normal.map((n) => ({ what: n.what, ...(n.when ? { when: n.when } : {}), ...(n.varieties ? { varieties: n.varieties } : {}) })),
     ...(row.poisonous ? { poisonous: row.poisonous } : {}),

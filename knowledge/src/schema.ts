@@ -51,6 +51,16 @@ export const plantRow = z.strictObject({
   generic: z.boolean().default(false),
   /** Lowest winter temperature it usually stands in the open ground, °C. */
   'hardy-c': z.number().min(-60).max(20).optional(),
+  /** Usual height in metres at each stage; sizes far outside are asked back. */
+  sizes: z
+    .array(
+      z.strictObject({
+        what: z.string().optional(),
+        words: z.array(z.string()).default([]),
+        metres: z.tuple([z.number().positive(), z.number().positive()]),
+      }),
+    )
+    .default([]),
   /** Needles in a bundle, for pines and their kin. */
   needles: z.number().int().min(1).max(5).optional(),
   normal: z.array(z.strictObject({ what: z.string(), when: z.string().optional(), varieties: z.string().optional() })).default([]),

@@ -28,6 +28,8 @@ export interface CaseDiagnosis {
   care: { plant: string; topic: string; answer: string }[];
   timing: { option: string; title: string; state: WindowState; from: IsoDate | null; to: IsoDate | null; nextFrom: IsoDate | null; basis: string }[];
   unexplained: string[];
+  /** Lengths in the words; `doubt` is the question to put at once about one that cannot be. */
+  measurements: { from: string; metres: number; doubt: string | null }[];
 }
 
 const NEXT_SHOWN = 5;
@@ -65,8 +67,8 @@ export class CaseReader {
   /** @throws CaseError naming the field when a reading or the host cannot be taken */
   diagnose(input: CaseToDiagnose): CaseDiagnosis {
     input.readings.forEach((reading, i) => this.requireKnown(reading, i));
-    const understanding = this.understander.understand(input.words);
     const named = input.host === null ? null : this.understander.resolvePlant(input.host);
+    const understanding = this.understander.understand(input.words, named);
     const plant = named ?? understanding.host;
     const notUnderstood = [...understanding.notUnderstood, ...(input.host !== null && !named ? [input.host] : [])];
     const readings: Reading[] = [...input.readings, ...understanding.readings.map(({ finding, answer, channel }) => ({ finding, answer, channel }))];
@@ -114,6 +116,7 @@ export class CaseReader {
         basis: timing.basis,
       })),
       unexplained: standing.unexplained,
+      measurements: understanding.measurements,
     };
   }
 }

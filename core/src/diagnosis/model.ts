@@ -100,9 +100,7 @@ const LEFT_TO_THE_SILENT = 0.5;
 export function silentDistribution(finding: Finding): number[] {
   if (finding.absent === undefined) return finding.answers.map((answer) => answer.background);
   const unusual = finding.answers.reduce((sum, answer) => sum + (answer.id === finding.absent ? 0 : answer.background), 0);
-  return finding.answers.map((answer) =>
-    answer.id === finding.absent ? 1 - LEFT_TO_THE_SILENT * unusual : LEFT_TO_THE_SILENT * answer.background,
-  );
+  return finding.answers.map((answer) => (answer.id === finding.absent ? 1 - LEFT_TO_THE_SILENT * unusual : LEFT_TO_THE_SILENT * answer.background));
 }
 
 /** Builds the network for one plant, month and climate from the causes possible there, and *unlisted*. */

@@ -188,6 +188,14 @@ export interface Cause extends Provenance {
   replyLine: string;
 }
 
+/** How tall a plant usually is, at one stage: `words` tell the stage in talk, the first size stands when none is said. */
+export interface PlantSize {
+  what?: string;
+  words: string[];
+  /** Least and greatest, metres. */
+  metres: [number, number];
+}
+
 export interface Plant {
   id: string;
   name: string;
@@ -200,6 +208,7 @@ export interface Plant {
   generic?: true;
   /** Lowest winter temperature it usually stands in open ground, °C. */
   hardyC?: number;
+  sizes?: PlantSize[];
   /** Needles in a bundle. */
   needles?: number;
   normal: { what: string; when?: string; varieties?: string }[];

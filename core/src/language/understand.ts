@@ -2,6 +2,7 @@ import { distance } from 'fastest-levenshtein';
 import { COMMONNESS_VALUES, type Cause, type Channel, type Edition, type Finding, type Organ, type Plant } from '../edition/edition.ts';
 import { hostWeight } from '../diagnosis/hosts.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
+import { measurementsIn, type Measurement } from './measures.ts';
 import { scopesOf } from './negation.ts';
 import { compilePhrase, PhraseBook, type Phrase, type PhraseMatch } from './phrases.ts';
 import { closest, PlantNames, type PlantMention } from './plants.ts';
@@ -29,6 +30,8 @@ export interface Understanding {
   /** Causes the caller names themselves; kept as a claim, never as evidence. */
   claims: { cause: string; from: string }[];
   care: CareQuestion[];
+  /** Lengths that were said; one the plant cannot have carries the question to put at once. */
+  measurements: Measurement[];
   notUnderstood: string[];
 }
 
@@ -253,6 +256,7 @@ export class Understander {
       readings,
       claims,
       care,
+      measurements: measurementsIn(text, host),
       notUnderstood: this.leftOver(tokens, covered),
     };
   }
@@ -307,7 +311,7 @@ export class Understander {
   /** Reads an answer in the light of its question: "is it sticky?" – "yes, and the floor under it". */
   private readAnswer(ask: string, say: string): Understanding {
     const asked = this.edition.findings.find((finding) => finding.ask === ask || finding.id === ask) ?? null;
-    if (UNKNOWN_ANSWER.test(say)) return { plants: [], host: null, readings: [], claims: [], care: [], notUnderstood: [] };
+    if (UNKNOWN_ANSWER.test(say)) return { plants: [], host: null, readings: [], claims: [], care: [], measurements: [], notUnderstood: [] };
     const own = this.read(say, 'caller');
     const affirmed = SAYS_YES.test(say);
     const denied = !affirmed && SAYS_NO.test(say);
@@ -322,17 +326,22 @@ export class Understander {
     return { ...own, readings: [...fromQuestion, ...own.readings], host, notUnderstood: own.notUnderstood.filter((run) => !ANSWER_WORD.test(run)) };
   }
 
-  /** Understands a list of utterances; later ones add to earlier ones. */
-  understand(words: readonly Utterance[]): Understanding {
+  /**
+   * Understands a list of utterances; later ones add to earlier ones.
+   * @param known the host when it is known from elsewhere and the words do not name it
+   */
+  understand(words: readonly Utterance[], known: Plant | null = null): Understanding {
     const parts = words.map((utterance) =>
       typeof utterance === 'string' ? this.read(utterance, 'caller') : this.readAnswer(utterance.ask, utterance.say),
     );
+    const host = (parts.find((part) => part.host && !part.host.generic) ?? parts.find((part) => part.host))?.host ?? null;
     return {
       plants: parts.flatMap((part) => part.plants),
-      host: (parts.find((part) => part.host && !part.host.generic) ?? parts.find((part) => part.host))?.host ?? null,
+      host,
       readings: parts.flatMap((part) => part.readings),
       claims: parts.flatMap((part) => part.claims),
       care: parts.flatMap((part) => part.care),
+      measurements: words.flatMap((utterance) => measurementsIn(typeof utterance === 'string' ? utterance : utterance.say, host ?? known)),
       notUnderstood: parts.flatMap((part) => part.notUnderstood),
     };
   }

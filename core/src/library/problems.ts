@@ -3,25 +3,39 @@ import { priorWeight } from '../diagnosis/model.ts';
 
 export interface PlantProblem {
   cause: Cause;
-  /** Chance that a call about this plant in a month is about this cause, 0..1, January first, before anything is said. */
+  /** How commonly it is met month by month, January first, against the commonest month of the commonest problem; 0..1. */
   months: number[];
   /** The greatest of them. */
   peak: number;
+  /** It belongs to this plant, its genus or its family rather than to plants at large. */
+  own: boolean;
 }
 
 const MONTHS = Array.from({ length: 12 }, (_, i) => i + 1);
 
-/** What strikes a plant through the year in a climate, commonest first. */
+const isOwn = (cause: Cause, plant: Plant): boolean =>
+  cause.hosts.include.some(
+    (host) =>
+      ('plant' in host && host.plant === plant.id) ||
+      ('genus' in host && host.genus === plant.genus) ||
+      ('family' in host && host.family === plant.family),
+  );
+
+/** What strikes a plant through the year in a climate: its own problems first, then what strikes plants at large, commonest first. */
 export function problemsOf(plant: Plant, edition: Edition, climate: Climate, hemisphere: Hemisphere): PlantProblem[] {
-  const weights = MONTHS.map((month) => edition.causes.map((cause) => priorWeight(cause, { plant, month, climate, hemisphere, setting: 'phone' })));
-  const totals = weights.map((column) => column.reduce((sum, weight) => sum + weight, 0));
-  return edition.causes
-    .map((cause, c) => {
-      const months = weights.map((column, m) => (totals[m] ? (column[c] ?? 0) / totals[m] : 0));
-      return { cause, months, peak: Math.max(...months) };
+  const weighed = edition.causes.map((cause) => ({
+    cause,
+    own: isOwn(cause, plant),
+    weights: MONTHS.map((month) => priorWeight(cause, { plant, month, climate, hemisphere, setting: 'phone' })),
+  }));
+  const greatest = Math.max(...weighed.flatMap(({ weights }) => weights), Number.MIN_VALUE);
+  return weighed
+    .map(({ cause, own, weights }) => {
+      const months = weights.map((weight) => weight / greatest);
+      return { cause, own, months, peak: Math.max(...months) };
     })
     .filter(({ peak }) => peak > 0)
-    .sort((a, b) => b.peak - a.peak || a.cause.name.localeCompare(b.cause.name));
+    .sort((a, b) => Number(b.own) - Number(a.own) || b.peak - a.peak || a.cause.name.localeCompare(b.cause.name));
 }
 
 /** On what the figures of a cause rest: how many are published, common practice, or from memory. */

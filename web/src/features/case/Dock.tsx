@@ -106,9 +106,14 @@ const ENOUGH_WORDS = {
 
 function Understood({ heard, edition }: { heard: Heard | null; edition: Edition }) {
   if (!heard) return <Preview>&nbsp;</Preview>;
-  const parts = heard.readings.map((r) => `${readingText(edition, r.finding, r.answer)}${r.channel === 'caller-unsure' ? ' (not sure)' : ''}`);
+  const parts = heard.readings.map((r) => {
+    const others = r.choices.map((answer) => edition.findings.find((f) => f.id === r.finding)?.answers.find((a) => a.id === answer)?.say ?? answer);
+    return `${readingText(edition, r.finding, r.answer)}${others.length > 0 ? ` (or ${others.join(', or ')})` : ''}${r.channel === 'caller-unsure' ? ' (not sure)' : ''}`;
+  });
+  const doubts = heard.measurements.flatMap((m) => m.doubt ?? []);
   return (
     <Preview role="status">
+      {doubts.length > 0 && <b>{doubts.join(' ')} </b>}
       {heard.host && <b>{heard.host.name}</b>}
       {heard.host && parts.length > 0 && ' · '}
       {parts.join(' · ')}

@@ -151,7 +151,12 @@ describe('dock', () => {
     expect(screen.getByText(/Enough to answer/)).toBeTruthy();
   });
   it('keeps what it did not understand in sight', () => {
-    renderInk(<Dock {...props} heard={{ plants: [], host: null, readings: [], claims: [], care: [], notUnderstood: ['zorble'], careAnswers: [] }} />);
+    renderInk(
+      <Dock
+        {...props}
+        heard={{ plants: [], host: null, readings: [], claims: [], care: [], notUnderstood: ['zorble'], careAnswers: [], measurements: [] }}
+      />,
+    );
     expect(screen.getByText('zorble')).toBeTruthy();
   });
 });

@@ -131,6 +131,7 @@ export function CausePage() {
       </Head>
       <Columns>
         <div>
+          <h2>How it lives</h2>
           <p>{cause.story}</p>
           <Aside>On {cause.hosts.include.map((host) => hostText(host, edition)).join(', ')}.</Aside>
           <h2>What is seen</h2>

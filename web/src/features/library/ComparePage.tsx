@@ -28,6 +28,11 @@ const Table = styled.table`
       600 21px/1.15 'Alegreya',
       serif;
   }
+  thead button {
+    font:
+      400 14px/1.2 'Source Sans 3',
+      sans-serif;
+  }
   tbody th {
     color: ${({ theme }) => theme.inkSoft};
     width: 190px;

@@ -1,9 +1,8 @@
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { styled } from 'styled-components';
-import { problemsOf } from '@sounding/core/library/problems.ts';
+import { problemsOf, type PlantProblem } from '@sounding/core/library/problems.ts';
 import { useDesk } from '../../app/routes.tsx';
-import { KindMark } from '../case/KindMark.tsx';
 import { NeedleFigure } from './FindingFigure.tsx';
 import { Aside, Columns, Crumb, Latin, Lines, NotThere, Sheet, useLibrary } from './parts.tsx';
 
@@ -55,9 +54,32 @@ const Care = styled.dl`
   }
 `;
 const INITIALS = ['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D'];
-const SHOWN = 18;
-/** A share of this size fills its cell. */
-const FULL = 0.12;
+const OWN_SHOWN = 22;
+const COMMON_SHOWN = 8;
+/** Below this a mark would say nothing. */
+const WORTH_A_MARK = 0.02;
+
+function Rows({ problems }: { problems: readonly PlantProblem[] }) {
+  return problems.map(({ cause, months }) => (
+    <tr key={cause.id}>
+      <td>
+        <Link to={`/library/cause/${cause.id}`}>{cause.name}</Link>
+      </td>
+      {months.map((share, i) => {
+        const size = 4 + 12 * Math.sqrt(share);
+        return (
+          <td key={i}>
+            {share > WORTH_A_MARK && (
+              <svg width="16" height="16" viewBox="0 0 16 16" role="img" aria-label={`${Math.round(share * 100)} of 100`}>
+                <rect x={(16 - size) / 2} y={(16 - size) / 2} width={size} height={size} />
+              </svg>
+            )}
+          </td>
+        );
+      })}
+    </tr>
+  ));
+}
 
 /** One plant: its own ways, its problems through the season here, and its care. */
 export function PlantPage() {
@@ -82,7 +104,7 @@ export function PlantPage() {
           <Months>
             <thead>
               <tr>
-                <th scope="col">cause</th>
+                <th scope="col">its own</th>
                 {INITIALS.map((initial, i) => (
                   <th key={i} scope="col" className={i + 1 === month ? 'now' : ''}>
                     {initial}
@@ -91,30 +113,18 @@ export function PlantPage() {
               </tr>
             </thead>
             <tbody>
-              {problems.slice(0, SHOWN).map(({ cause, months }) => (
-                <tr key={cause.id}>
-                  <td>
-                    <Link to={`/library/cause/${cause.id}`}>{cause.name}</Link>
-                  </td>
-                  {months.map((share, i) => {
-                    const size = 4 + 12 * Math.min(1, share / FULL);
-                    return (
-                      <td key={i}>
-                        {share > 0.004 && (
-                          <svg width="16" height="16" viewBox="0 0 16 16" role="img" aria-label={`${Math.round(share * 100)} %`}>
-                            <rect x={(16 - size) / 2} y={(16 - size) / 2} width={size} height={size} />
-                          </svg>
-                        )}
-                      </td>
-                    );
-                  })}
-                </tr>
-              ))}
+              <Rows problems={problems.filter((p) => p.own).slice(0, OWN_SHOWN)} />
+            </tbody>
+            <thead>
+              <tr>
+                <th scope="col">as of plants at large</th>
+              </tr>
+            </thead>
+            <tbody>
+              <Rows problems={problems.filter((p) => !p.own).slice(0, COMMON_SHOWN)} />
             </tbody>
           </Months>
-          <Aside>
-            The larger the mark, the more of the calls about it this is before anything is said; {problems.length} causes can strike it in all.
-          </Aside>
+          <Aside>The larger the mark, the commoner it is in that month; {problems.length} causes can strike it in all.</Aside>
         </div>
         <div>
           {(plant.normal.length > 0 || plant.needles) && (
@@ -149,14 +159,6 @@ export function PlantPage() {
               .map((topic) => [<dt key={`${topic.id} t`}>{topic.name}</dt>, <dd key={topic.id}>{plant.care[topic.id]}</dd>])}
             {plant.hardyC !== undefined && [<dt key="hardy t">Stands about</dt>, <dd key="hardy">{plant.hardyC} °C in open ground</dd>]}
           </Care>
-          <h2>Kinds of trouble</h2>
-          <p>
-            {[...new Set(problems.slice(0, 40).map(({ cause }) => cause.kind))].map((kind) => (
-              <span key={kind}>
-                <KindMark kind={kind} />{' '}
-              </span>
-            ))}
-          </p>
         </div>
       </Columns>
     </Sheet>
