@@ -37,6 +37,12 @@ const TWO_SIDES: [RegExp, RegExp][] = [
   [/^collar-peel=white-sheet$/, /^smell=mushroom$/],
   [/^underground=/, /^(roots|pest-in-crown)=/],
   [/^leaf-burn=/, /^leaf-yellowing=bleached$/],
+  [/^leaf-coating=grey-fur$/, /^fruit-signs=grey-fur$/],
+  [/^leaf-coating=white-powder$/, /^fruit-signs=powdery$/],
+  [/^leaf-shape=hanging-limp$/, /^(wilting-time|shoot-tips)=/],
+  [/^(leaf-drop=inner-old|leaf-tint=old-purple)$/, /^age-of-leaf=older-lower$/],
+  [/^(leaf-tint=young-bronze|shoot-tips=)/, /^age-of-leaf=newest$/],
+  [/^pest-in-crown=/, /^insects-seen=caterpillars$/],
   [/^knocked=yes$/, /^stem-signs=wound$/],
 ];
 

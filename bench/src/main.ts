@@ -8,10 +8,14 @@ import { Consultant } from '@sounding/core/consult/consult.ts';
 import type { CaseTable } from '@sounding/core/diagnosis/learn.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { Understander } from '@sounding/core/language/understand.ts';
+import { MOST_QUESTIONS, simulateCallers } from './callers.ts';
+import { loadCorpus, scoreCorpus } from './corpus.ts';
 import { crossValidate, loadSoybean, ownOrder, tenFolds } from './soybean.ts';
 
 const STEPS = 10;
 const SEED = 1980;
+const CALLERS_A_CAUSE = 12;
+const WORST = 12;
 const percent = (x: number) => `${(100 * x).toFixed(1)} %`;
 const say = (line: string) => process.stdout.write(`${line}\n`);
 
@@ -66,9 +70,11 @@ function median(times: number[]): number {
 }
 
 /** Time of the calls a keystroke makes, over the edition in use. */
-function keystrokes(): void {
-  const file = new URL('../../knowledge/dist/edition.json', import.meta.url);
-  const edition = JSON.parse(readFileSync(file, 'utf8')) as Edition;
+function loadEdition(): Edition {
+  return JSON.parse(readFileSync(new URL('../../knowledge/dist/edition.json', import.meta.url), 'utf8')) as Edition;
+}
+
+function keystrokes(edition: Edition): void {
   const consultant = new Consultant(edition);
   const understander = new Understander(edition);
   const words = 'the young leaves on my pear have bright orange spots, there is a juniper hedge next door';
@@ -97,5 +103,42 @@ function keystrokes(): void {
   say(`  one sentence to readings                             median ${median(parse).toFixed(2)} ms`);
 }
 
+/** Callers drawn from every cause's own rates, through the noise of the telephone. */
+function simulation(edition: Edition): void {
+  const result = simulateCallers(edition, CALLERS_A_CAUSE, SEED);
+  say(
+    `\nsimulated callers: ${result.all.callers} over ${edition.causes.length} causes, three things told, up to ${MOST_QUESTIONS} questions, seed ${SEED}`,
+  );
+  say(
+    `  first choice ${percent(result.all.first)}   among the first three ${percent(result.all.firstThree)}   questions a call ${result.questionsACall.toFixed(1)}`,
+  );
+  say(`  normal states answered with a pesticide: ${result.normalsSprayed}`);
+  for (const [kind, shares] of [...result.byKind].sort((a, b) => b[1].callers - a[1].callers))
+    say(
+      `  ${kind.padEnd(12)} ${String(shares.callers).padStart(5)} callers   first ${percent(shares.first).padStart(7)}   three ${percent(shares.firstThree).padStart(7)}`,
+    );
+  say('  worst confusions:');
+  for (const { cause, taken, share } of result.confusions.slice(0, WORST)) say(`    ${cause} taken for ${taken}: ${percent(share)}`);
+}
+
+/** The part of our own statements that was put aside before tuning. */
+function corpus(edition: Edition): void {
+  const understander = new Understander(edition);
+  const lines = loadCorpus();
+  say('\nstatements with their right readings (knowledge/callers/readings.tsv)');
+  for (const [name, part] of [
+    ['put aside', lines.filter((line) => line.aside)],
+    ['used for mending', lines.filter((line) => !line.aside)],
+  ] as const) {
+    const score = scoreCorpus(understander, part);
+    say(
+      `  ${name.padEnd(18)} ${score.lines} lines   precision ${score.precision.toFixed(3)}   recall ${score.recall.toFixed(3)}   ${score.millisecondsALine.toFixed(2)} ms a line`,
+    );
+  }
+}
+
 soybean();
-keystrokes();
+const edition = loadEdition();
+keystrokes(edition);
+corpus(edition);
+simulation(edition);

@@ -44,6 +44,7 @@ describe('diagnose', () => {
       'care',
       'timing',
       'unexplained',
+      'measurements',
     ]);
     expect(out).toMatchObject({ host: { id: 'pear' }, differential: { 0: { cause: 'pear-rust' } }, enough: true, decision: { act: 'leave' } });
     expect((out['differential'] as { probability: number }[]).reduce((s, d) => s + d.probability, 0)).toBeCloseTo(1, 9);

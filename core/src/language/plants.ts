@@ -25,6 +25,9 @@ function namesOf(plant: Plant): string[] {
   return plant.generic ? names : [plant.id.replace(/-/g, ' '), plant.latin, ...names];
 }
 
+/** Shorter words are too near each other to guess a plant from a slip: "limey" is no lime. */
+const LEAST_TO_FORGIVE = 6;
+
 /** The plant a call is about: the first that is named closely, else the first "house plant" or the like. */
 export function closest(mentions: readonly PlantMention[]): Plant | null {
   return (mentions.find(({ plant }) => !plant.generic) ?? mentions[0])?.plant ?? null;
@@ -57,7 +60,7 @@ export class PlantNames {
   }
 
   private near(token: Token): { plant: Plant; distance: number } | null {
-    if (token.word.length < 5 || this.knownWord(token)) return null;
+    if (token.word.length < LEAST_TO_FORGIVE || this.knownWord(token)) return null;
     const allowed = token.word.length >= 9 ? 2 : 1;
     let best: { plant: Plant; distance: number } | null = null;
     for (const [stem, plant] of this.single) {

@@ -41,6 +41,13 @@ type Meaning = { kind: 'finding'; finding: Finding; answer: string } | { kind: '
 const circumstantial = (meaning: Meaning): boolean =>
   meaning.kind === 'finding' && (meaning.finding.kind === 'pattern' || meaning.finding.kind === 'history' || meaning.finding.kind === 'site');
 
+/** What "no …" says of a finding; null where it says nothing: "not fed for ages" is no word on how fast it came. */
+function deniedAnswer(finding: Finding, answer: string): string | null {
+  if (answer === finding.absent) return null;
+  if (finding.absent !== undefined) return finding.absent;
+  return finding.kind === 'pattern' ? null : `not:${answer}`;
+}
+
 const PRONOUNS = new Set(['they', 'them', 'these', 'those']);
 /** Words back that a "they" looks for what it stands for. */
 const PRONOUN_REACH = 14;
@@ -222,7 +229,7 @@ export class Understander {
         // a phrase that says "no" itself ("never flowered") is not denied again
         const deniesItself = match.at.some((k) => lexicon.negators.includes(tokens[k]!.word));
         const negator = deniesItself ? -1 : (match.at.map((k) => negatedBy[k] ?? -1).find((n) => n >= 0) ?? -1);
-        const answer = negator < 0 ? value.answer : value.answer === finding.absent ? null : (finding.absent ?? `not:${value.answer}`);
+        const answer = negator < 0 ? value.answer : deniedAnswer(finding, value.answer);
         if (answer === null) {
           used.push(match);
           match.at.forEach((i) => covered.add(i));

@@ -80,7 +80,7 @@ describe('reply', () => {
   it('says what, how sure, how we know, what to do and until when, how often, what not, and cautions', () => {
     const text = reply(eaten, '2026-05-10');
     expect(text).toMatch(/^Dear Tilda Rook,/);
-    expect(text).toMatch(/It is likely bean beetle \(Coleoptera fabae\): about \d+ in 100\./);
+    expect(text).toMatch(/It is (very )?likely bean beetle \(Coleoptera fabae\): about \d+ in 100\./);
     expect(text).toContain('What speaks for it: holes: some');
     expect(text).toContain('Pick off (now, until about 31 May 2026): By hand. Repeat weekly. Not: in rain.');
     expect(text).toContain('Take care: Wash the beans. Mind the wasps. bean is poisonous: raw seeds.');

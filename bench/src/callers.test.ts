@@ -1,0 +1,46 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from '@jest/globals';
+import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
+import { Understander } from '@sounding/core/language/understand.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import { simulateCallers } from './callers.ts';
+import { loadCorpus, scoreCorpus } from './corpus.ts';
+
+describe('simulated callers', () => {
+  const result = simulateCallers(smallEdition, 20, 3);
+  it('are the same for the same seed, and others for another', () => {
+    expect(simulateCallers(smallEdition, 20, 3)).toEqual(result);
+    expect(simulateCallers(smallEdition, 20, 4).all).not.toEqual(result.all);
+  });
+  it('are counted by kind and in all', () => {
+    expect(result.all.callers).toBe(20 * smallEdition.causes.length);
+    expect([...result.byKind.values()].reduce((sum, shares) => sum + shares.callers, 0)).toBe(result.all.callers);
+    expect(result.all.firstThree).toBeGreaterThanOrEqual(result.all.first);
+  });
+  it('are mostly understood, and no normal plant is sprayed', () => {
+    expect(result.all.first).toBeGreaterThan(0.6);
+    expect(result.normalsSprayed).toBe(0);
+  });
+});
+
+describe('the corpus', () => {
+  const lines = loadCorpus();
+  const edition = JSON.parse(readFileSync(new URL('../../knowledge/dist/edition.json', import.meta.url), 'utf8')) as Edition;
+  it('has at least 400 statements, a third put aside', () => {
+    expect(lines.length).toBeGreaterThanOrEqual(400);
+    expect(lines.filter((line) => line.aside).length).toBe(Math.floor(lines.length / 3));
+  });
+  it('asks only for readings the edition has', () => {
+    const known = new Set(edition.findings.flatMap((f) => f.answers.map((a) => `${f.id}=${a.id}`)));
+    expect(lines.flatMap((line) => line.readings).filter((reading) => !known.has(reading))).toEqual([]);
+  });
+  it('scores a reader that reads nothing as reading nothing', () => {
+    const mute = { understand: () => ({ readings: [] }) } as unknown as Understander;
+    expect(scoreCorpus(mute, lines)).toMatchObject({ precision: 0, recall: 0 });
+  });
+  it('is read at least as well as when it was last measured', () => {
+    const score = scoreCorpus(new Understander(edition), lines);
+    expect(score.recall).toBeGreaterThan(0.93);
+    expect(score.precision).toBeGreaterThan(0.8);
+  });
+});

@@ -1,0 +1,74 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from '@jest/globals';
+import { ACTIONS, ACT_OF_ACTION, CauseNames } from '@sounding/core/consult/practiceCall.ts';
+import { ACTS, type Edition } from '@sounding/core/edition/edition.ts';
+import { evaluateText } from './evaluateCommand.ts';
+
+const edition = JSON.parse(readFileSync(new URL('../../knowledge/dist/edition.json', import.meta.url), 'utf8')) as Edition;
+const call = {
+  id: 'flour',
+  opening: 'my courgettes look like someone threw flour over the leaves',
+  host: 'courgette',
+  date: '2026-08-02',
+  climate: 'temperate-maritime',
+  hemisphere: 'N',
+  facts: [
+    { ask: 'Does it come off on your thumb?', say: 'yes, it rubs off', kind: 'test' },
+    { ask: 'Which leaves?', say: 'mostly the old ones', kind: 'symptom' },
+  ],
+  cause: 'Powdery mildew',
+  also: ['Podosphaera xanthii'],
+  action: 'physical',
+};
+const evaluate = (...calls: object[]) =>
+  evaluateText(calls.map((c) => JSON.stringify(c)).join('\n'), edition)
+    .split('\n')
+    .map((line) => JSON.parse(line) as Record<string, unknown>);
+
+describe('evaluate', () => {
+  it('plays a call: opening, its own questions, the rest of the facts', () => {
+    const [played, sum] = evaluate(call);
+    expect(played).toMatchObject({
+      id: 'flour',
+      host: 'courgette',
+      expected: ['powdery-mildew'],
+      rankAfterOpening: 1,
+      rankAfterAll: 1,
+      actionAgrees: true,
+    });
+    expect(played!['questions']).toBeLessThanOrEqual(8);
+    expect(sum).toMatchObject({ summary: { calls: 1, withCause: 1, causeNotKnown: [], afterAll: { first: 1, firstThree: 1 }, actionAgrees: 1 } });
+  });
+  it('judges a call about care by its care answers, and leaves it out of the ranks', () => {
+    const [played, sum] = evaluate({ id: 1, opening: 'when do I prune my hydrangea?', cause: '', action: 'care' });
+    expect(played).toMatchObject({ actionAgrees: true, rankAfterAll: null });
+    expect(sum).toMatchObject({ summary: { withCause: 0, actionJudged: 1 } });
+  });
+  it('says when the edition does not know the cause', () => {
+    const [, sum] = evaluate({ ...call, cause: 'moon blight', also: [] });
+    expect(sum).toMatchObject({ summary: { causeNotKnown: ['flour'], afterAll: { first: 0, firstThree: 0 } } });
+  });
+  it.each([
+    [{ ...call, opening: 3 }, 'opening: '],
+    [{ ...call, facts: [{ ask: 'x' }] }, 'facts[0].say: '],
+    [{ ...call, action: 'pray' }, 'action: '],
+    [{ ...call, colour: 'red' }, 'colour: unknown field'],
+  ])('names the field of a bad call %#', (bad, message) => expect(() => evaluate(bad, call)).toThrow(`line 1: ${message}`));
+});
+
+describe('names of causes', () => {
+  const names = new CauseNames(edition);
+  it.each([
+    ['powdery mildew', 'powdery-mildew'],
+    ['Gymnosporangium sabinae', 'pear-rust'],
+    ['european pear rust', 'pear-rust'],
+    ['PEAR  RUST', 'pear-rust'],
+    ['Liriomyza trifolii', 'leafminer-fly'],
+    ['Pythium', 'damping-off'],
+  ])('%s is %s', (name, id) => expect(names.find([name])).toContain(id));
+  it('knows nothing by an unknown name', () => expect(names.find(['moon blight'])).toEqual([]));
+});
+
+it('every action but care stands for an act', () => {
+  for (const action of ACTIONS) if (action !== 'care') expect(ACTS).toContain(ACT_OF_ACTION[action]);
+});
