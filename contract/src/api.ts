@@ -92,6 +92,30 @@ export const sessionView = z.object({
   desk: z.object({ id: uuid, name: z.string(), climate, hemisphere, today: dateText, demo: z.boolean() }),
   edition: z.string(),
   stations: z.array(station),
+  /** Who may sit at this desk; a demo visitor may change seats. */
+  people: z.array(z.object({ id: uuid, name: z.string(), role: z.string() })),
+});
+export const COORDINATOR = 'coordinator';
+export const seatBody = z.object({ personId: uuid });
+
+const entryKind = z.enum(['plants', 'findings', 'causes']);
+const entryId = z.string().regex(/^[a-z0-9]+(?:-[a-z0-9]+)*$/, 'ids are lower-case words joined by hyphens');
+export const entryParams = z.object({ kind: entryKind, id: entryId });
+export const entryBody = z.object({ text: z.string().min(1, 'nothing was written').max(60_000), note: shortText.default('') });
+export const complaintView = z.object({ file: z.string(), line: z.number(), level: z.enum(['error', 'warning']), text: z.string() });
+export const entryView = z.object({
+  kind: entryKind,
+  id: z.string(),
+  text: z.string(),
+  /** Whose words stand: the desk's own, or those that ship. */
+  from: z.enum(['desk', 'shipped']),
+  history: z.array(z.object({ revision: z.number(), at: z.string(), by: z.string(), note: z.string(), back: z.boolean() })),
+});
+export const libraryChange = z.object({ edition: z.string(), complaints: z.array(complaintView) });
+export const importBody = z.object({ text: z.string().min(1).max(5_000_000), apply: z.boolean().default(false) });
+export const importView = libraryChange.extend({
+  applied: z.boolean(),
+  changes: z.array(z.object({ kind: entryKind, id: z.string(), what: z.enum(['new', 'changed']) })),
 });
 export const caseSummary = z.object({
   id: uuid,
@@ -145,6 +169,11 @@ export type StatementBody = z.infer<typeof statementBody>;
 export type SnapshotBody = z.infer<typeof snapshotBody>;
 export type AdviceBody = z.infer<typeof adviceBody>;
 export type SessionView = z.infer<typeof sessionView>;
+export type EntryView = z.infer<typeof entryView>;
+export type EntryKind = z.infer<typeof entryKind>;
+export type LibraryChange = z.infer<typeof libraryChange>;
+export type ImportView = z.infer<typeof importView>;
+export type ComplaintView = z.infer<typeof complaintView>;
 export type CaseSummary = z.infer<typeof caseSummary>;
 export type CaseView = z.infer<typeof caseView>;
 export type CaseList = z.infer<typeof caseList>;

@@ -4,6 +4,7 @@ import { z } from 'zod';
 export const ERROR_STATUS = {
   'invalid-request': 400,
   'not-signed-in': 401,
+  'not-allowed': 403,
   'not-found': 404,
   conflict: 409,
   'too-large': 413,

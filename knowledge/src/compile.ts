@@ -13,7 +13,7 @@ import type {
   Window,
 } from '@sounding/core/edition/edition.ts';
 import { RATE_VALUES } from '@sounding/core/edition/edition.ts';
-import { readFolder, type Complaint, type Place, type Placed } from './read.ts';
+import { readFolder, readRows, type Complaint, type Place, type Placed } from './read.ts';
 import { careOf, overForm, windowsUsed, type WholeCause } from './forms.ts';
 import {
   activeRow,
@@ -234,12 +234,48 @@ const EMPTY_LEXICON: Lexicon = { classes: {}, irregular: {}, negators: [], notNe
 
 const byId = <T extends { id: string }>(rows: readonly T[]): Map<string, T> => new Map(rows.map((row) => [row.id, row]));
 
-/** Reads a knowledge folder and makes one edition of it. Faults come back as complaints; nothing is thrown for them. */
-export function compile(root: string): Compiled {
+/** Kinds of entries a desk may write itself. */
+export const ENTRY_KINDS = ['plants', 'findings', 'causes'] as const;
+export type EntryKind = (typeof ENTRY_KINDS)[number];
+/** One entry a desk has written: a YAML row that stands in place of the one with its id, or is new. */
+export interface DeskEntry {
+  kind: EntryKind;
+  id: string;
+  text: string;
+}
+
+/** Rows of the folder with those of the desk over them; places of the desk's are "desk/kind/id". */
+function withDesk<S extends z.ZodType>(
+  root: string,
+  kind: EntryKind,
+  schema: S,
+  desk: readonly DeskEntry[],
+  complaints: Complaint[],
+): Placed<z.infer<S> & { id: string }>[] {
+  const own = desk.filter((entry) => entry.kind === kind);
+  const replaced = new Set(own.map((entry) => entry.id));
+  const rows = readFolder(root, kind, schema, complaints) as Placed<z.infer<S> & { id: string }>[];
+  const written = own.flatMap(({ id, text }) => {
+    const place = `desk/${kind}/${id}`;
+    const read = readRows(place, text, schema, complaints) as Placed<z.infer<S> & { id: string }>[];
+    if (read.length > 1) complaints.push({ file: place, line: 1, level: 'error', text: 'wants one entry, not a list' });
+    return read.filter((row) => {
+      if (row.id !== id) complaints.push({ file: place, line: 1, level: 'error', text: `the id is "${row.id}", wanted "${id}"` });
+      return row.id === id;
+    });
+  });
+  return [...rows.filter((row) => !replaced.has(row.id)), ...written];
+}
+
+/**
+ * Reads a knowledge folder and makes one edition of it. Faults come back as complaints; nothing is thrown for them.
+ * @param desk entries of a desk that go over those of the folder
+ */
+export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled {
   const complaints: Complaint[] = [];
-  const plants = readFolder(root, 'plants', plantRow, complaints);
-  const findings = readFolder(root, 'findings', findingRow, complaints);
-  const causes = readFolder(root, 'causes', causeRow, complaints);
+  const plants = withDesk(root, 'plants', plantRow, desk, complaints);
+  const findings = withDesk(root, 'findings', findingRow, desk, complaints);
+  const causes = withDesk(root, 'causes', causeRow, desk, complaints);
   const forms = byId(readFolder(root, 'forms.yaml', formRow, complaints));
   const shared: Shared = {
     options: byId(readFolder(root, 'options.yaml', sharedOptionRow, complaints)),

@@ -37,8 +37,9 @@ export function placeWhenTypical(cause: Cause, edition: Edition): number | null 
 }
 
 /** Causes no caller could ever bring to the fore. */
-export function unreachable(edition: Edition): { cause: Cause; place: number }[] {
+export function unreachable(edition: Edition, only: ReadonlySet<string> | null = null): { cause: Cause; place: number }[] {
   return edition.causes.flatMap((cause) => {
+    if (only && !only.has(cause.id)) return [];
     const place = placeWhenTypical(cause, edition);
     return place !== null && place > WITHIN ? [{ cause, place }] : [];
   });
@@ -53,11 +54,12 @@ export function greatestDifference(a: Cause, b: Cause, findings: readonly Findin
 const sharedMonths = (a: Cause, b: Cause) => a.months.length === 0 || b.months.length === 0 || a.months.some((m) => b.months.includes(m));
 
 /** Pairs that share a host and a season and that no finding tells apart: one cause under two names. */
-export function doubles(edition: Edition): [Cause, Cause][] {
+export function doubles(edition: Edition, only: ReadonlySet<string> | null = null): [Cause, Cause][] {
   const hosts = new Map(edition.causes.map((cause) => [cause.id, new Set(edition.plants.filter((p) => hostWeight(cause, p) > 0).map((p) => p.id))]));
   const pairs: [Cause, Cause][] = [];
   edition.causes.forEach((a, i) => {
     for (const b of edition.causes.slice(i + 1)) {
+      if (only && !only.has(a.id) && !only.has(b.id)) continue;
       if (a.kind !== b.kind || !sharedMonths(a, b)) continue;
       const mine = hosts.get(a.id)!;
       if (![...hosts.get(b.id)!].some((id) => mine.has(id))) continue;

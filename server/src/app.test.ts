@@ -11,8 +11,10 @@ import { connect, migrateDatabase, type Connection } from './db/connect.ts';
 import { desks, people } from './db/schema.ts';
 import { fetchDemoWeather, seedDemo } from './demo/seed.ts';
 import type { Services } from './http.ts';
+import { DeskLibrary } from './library/deskLibrary.ts';
 
-const { edition } = compile(fileURLToPath(new URL('../../knowledge/data', import.meta.url)));
+const knowledgeRoot = fileURLToPath(new URL('../../knowledge/data', import.meta.url));
+const { edition } = compile(knowledgeRoot);
 const migrations = fileURLToPath(new URL('../drizzle', import.meta.url));
 const base = process.env['DATABASE_URL'] ?? '';
 const databaseName = `sounding_${process.pid}`;
@@ -32,7 +34,7 @@ beforeAll(async () => {
   await seedDemo(connection.db, edition);
   services = {
     db: connection.db,
-    edition,
+    library: new DeskLibrary(connection.db, knowledgeRoot, edition),
     now: () => new Date('2026-06-14T09:00:00Z'),
     secureCookies: false,
     fetchWeather: (deskId, until) => fetchDemoWeather(connection.db, deskId, until),

@@ -9,6 +9,7 @@ import { sql } from 'drizzle-orm';
 import type { Services } from './http.ts';
 import { ApiError, problemHandler } from './problems.ts';
 import { caseRoutes } from './routes/cases.ts';
+import { libraryRoutes } from './routes/library.ts';
 import { deskRoutes, sessionGuard } from './routes/session.ts';
 
 const NONCE = '__CSP_NONCE__';
@@ -43,13 +44,15 @@ export function createApp(services: Services, log: Logger, webFolder: string | n
   app.use(compression());
   app.get('/api/health', async (_req, res) => {
     await services.db.execute(sql`select 1`);
-    res.json({ ok: true, edition: services.edition.version });
+    res.json({ ok: true, edition: services.library.shipped.version });
   });
   const api = Router();
+  api.use('/library/import', express.json({ limit: '6mb' }));
   api.use(express.json({ limit: '1mb' }));
   api.use(sessionGuard(services));
   api.use(deskRoutes(services));
   api.use(caseRoutes(services));
+  api.use(libraryRoutes(services));
   api.use((req) => {
     throw new ApiError('not-found', `There is no ${req.method} ${req.originalUrl.split('?')[0] ?? ''}.`);
   });

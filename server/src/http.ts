@@ -1,14 +1,14 @@
 import type { Request, Response } from 'express';
-import type { Edition } from '@sounding/core/edition/edition.ts';
 import type { Database } from './db/connect.ts';
 import type { Who } from './db/desk.ts';
+import type { DeskLibrary } from './library/deskLibrary.ts';
 import { ApiError } from './problems.ts';
 import { z } from 'zod';
 
 /** What every route may use. The clock is passed in. */
 export interface Services {
   db: Database;
-  edition: Edition;
+  library: DeskLibrary;
   now: () => Date;
   secureCookies: boolean;
   /** Keeps a station's record complete up to a day. */

@@ -6,6 +6,7 @@ import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { connect, migrateDatabase } from './db/connect.ts';
 import { fetchDemoWeather, seedDemo } from './demo/seed.ts';
+import { DeskLibrary } from './library/deskLibrary.ts';
 
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
 
@@ -26,7 +27,13 @@ async function main(): Promise<void> {
   if (process.env['SOUNDING_DEMO'] !== '0') await seedDemo(connection.db, edition);
   const { db } = connection;
   const app = createApp(
-    { db, edition, now: () => new Date(), secureCookies: false, fetchWeather: (deskId, until) => fetchDemoWeather(db, deskId, until) },
+    {
+      db,
+      library: new DeskLibrary(db, join(root, 'knowledge/data'), edition),
+      now: () => new Date(),
+      secureCookies: false,
+      fetchWeather: (deskId, until) => fetchDemoWeather(db, deskId, until),
+    },
     log,
     join(root, 'web/dist'),
   );

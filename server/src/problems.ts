@@ -17,6 +17,7 @@ export class ApiError extends Error {
 const TITLES: Record<ApiErrorCode, string> = {
   'invalid-request': 'Some of what was sent cannot be taken',
   'not-signed-in': 'Please sign in',
+  'not-allowed': 'This is for the coordinator',
   'not-found': 'There is no such thing here',
   conflict: 'Somebody else has changed this',
   'too-large': 'That is too much at once',

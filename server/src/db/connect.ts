@@ -7,7 +7,7 @@ import * as schema from './schema.ts';
 
 export type Database = NodePgDatabase<typeof schema>;
 /** A database, or a transaction on it: readers and writers take either. */
-export type Queryable = Pick<Database, 'select' | 'insert' | 'update' | 'delete' | 'execute'>;
+export type Queryable = Pick<Database, 'select' | 'selectDistinctOn' | 'insert' | 'update' | 'delete' | 'execute'>;
 
 const MIGRATION_LOCK = 47_430_001;
 

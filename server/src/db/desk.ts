@@ -35,6 +35,22 @@ export async function findSession(db: Queryable, token: string): Promise<Who | n
   return row ?? null;
 }
 
+/** Sits down as another person of the same demo desk; false when that is not possible. */
+export async function takeSeat(db: Queryable, token: string, personId: string): Promise<boolean> {
+  const [seat] = await db
+    .select({ deskId: people.deskId })
+    .from(people)
+    .innerJoin(desks, eq(desks.id, people.deskId))
+    .where(and(eq(people.id, personId), eq(desks.demo, true)));
+  if (!seat) return false;
+  const rows = await db
+    .update(sessions)
+    .set({ personId })
+    .where(and(eq(sessions.tokenHash, hashOf(token)), eq(sessions.deskId, seat.deskId)))
+    .returning({ deskId: sessions.deskId });
+  return rows.length > 0;
+}
+
 /** Today at the desk: a demo desk's own day, else the calendar's. */
 export async function deskToday(db: Queryable, deskId: string, now: Date): Promise<string> {
   const [desk] = await db.select({ today: desks.today }).from(desks).where(eq(desks.id, deskId));
@@ -49,6 +65,11 @@ export async function readSession(db: Queryable, who: Who, edition: string, now:
     .where(and(eq(people.id, who.personId), eq(desks.id, who.deskId)));
   if (!row) return null;
   const places = await db.select().from(stations).where(eq(stations.deskId, who.deskId)).orderBy(asc(stations.altitudeM));
+  const team = await db
+    .select({ id: people.id, name: people.name, role: people.role })
+    .from(people)
+    .where(eq(people.deskId, who.deskId))
+    .orderBy(asc(people.name));
   const { desks: desk, people: person } = row;
   return {
     person: { id: person.id, name: person.name, role: person.role },
@@ -62,6 +83,7 @@ export async function readSession(db: Queryable, who: Who, edition: string, now:
     },
     edition,
     stations: places.map(({ id, name, altitudeM, lat, lon }) => ({ id, name, altitudeM, lat, lon })),
+    people: team,
   };
 }
 

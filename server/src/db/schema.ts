@@ -78,6 +78,26 @@ export const editions = pgTable(
   (t) => [primaryKey({ columns: [t.deskId, t.version] })],
 );
 
+/** What a desk has written into its library. Rows are only added: the newest of an entry stands, an empty text gives the shipped entry back. */
+export const libraryEntries = pgTable(
+  'library_entries',
+  {
+    id: id(),
+    deskId: deskId(),
+    kind: text().$type<'plants' | 'findings' | 'causes'>().notNull(),
+    entryId: text().notNull(),
+    body: text().notNull(),
+    note: text().notNull().default(''),
+    byPerson: uuid()
+      .notNull()
+      .references(() => people.id),
+    /** Counts up for each desk; the newest number names the desk's edition. */
+    revision: integer().notNull(),
+    writtenAt: instant().notNull(),
+  },
+  (t) => [uniqueIndex().on(t.deskId, t.revision), index().on(t.deskId, t.kind, t.entryId)],
+);
+
 export const callers = pgTable('callers', {
   id: id(),
   deskId: deskId(),

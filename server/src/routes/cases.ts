@@ -50,14 +50,16 @@ function idsNamed(rows: readonly { id: string; name: string; also: readonly stri
     .map((row) => row.id);
 }
 
-export function caseRoutes({ db, edition, now }: Services): Router {
+export function caseRoutes({ db, library, now }: Services): Router {
   const router = Router();
-  const at = async (deskId: string) => ({ now: now(), today: await deskToday(db, deskId, now()), edition: edition.version });
+  const at = async (deskId: string) => ({ now: now(), today: await deskToday(db, deskId, now()), edition: (await library.edition(deskId)).version });
 
   router.get('/cases', async (req, res) => {
     const query = caseListQuery.parse(req.query);
+    const { deskId } = whoOf(res);
+    const edition = await library.edition(deskId);
     const known = { causes: idsNamed(edition.causes, query.search), plants: idsNamed(edition.plants, query.search) };
-    res.set('Cache-Control', 'no-store').json(await listCases(db, whoOf(res).deskId, query, known));
+    res.set('Cache-Control', 'no-store').json(await listCases(db, deskId, query, known));
   });
   router.post('/cases', async (req, res) => {
     const body = newCase.parse(req.body);
@@ -79,24 +81,28 @@ export function caseRoutes({ db, edition, now }: Services): Router {
   });
   router.patch('/questions/:id', async (req, res) => {
     const patch = questionPatch.parse(req.body);
+    const { deskId } = whoOf(res);
+    const edition = await library.edition(deskId);
     if (patch.hostId && !edition.plants.some((p) => p.id === patch.hostId))
       throw new ApiError('invalid-request', `hostId: "${patch.hostId}" is not a plant of edition ${edition.version}`, [
         { pointer: '#/hostId', detail: 'not a known plant' },
       ]);
-    const { deskId } = whoOf(res);
     await patchQuestion(db, deskId, idParam(req, 'id'), patch, await deskToday(db, deskId, now()));
     res.status(204).end();
   });
   router.post('/questions/:id/readings', async (req, res) => {
     const reading = readingBody.parse(req.body);
-    requireKnown(edition, reading, '#');
-    await addReading(db, whoOf(res).deskId, idParam(req, 'id'), reading, now());
+    const { deskId } = whoOf(res);
+    requireKnown(await library.edition(deskId), reading, '#');
+    await addReading(db, deskId, idParam(req, 'id'), reading, now());
     res.status(204).end();
   });
   router.post('/questions/:id/statements', async (req, res) => {
     const body = statementBody.parse(req.body);
+    const { deskId } = whoOf(res);
+    const edition = await library.edition(deskId);
     body.readings.forEach((reading, i) => requireKnown(edition, reading, `#/readings/${i}`));
-    await addStatement(db, whoOf(res).deskId, idParam(req, 'id'), body, now());
+    await addStatement(db, deskId, idParam(req, 'id'), body, now());
     res.status(204).end();
   });
   router.patch('/readings/:id', async (req, res) => {

@@ -1,6 +1,6 @@
 import { Router, type RequestHandler } from 'express';
-import { deskPatch } from '@sounding/contract/api.ts';
-import { deskToday, findEdition, findSession, openDemoSession, readSession, readWeather, setDemoDay } from '../db/desk.ts';
+import { deskPatch, seatBody } from '@sounding/contract/api.ts';
+import { deskToday, findEdition, findSession, openDemoSession, readSession, readWeather, setDemoDay, takeSeat } from '../db/desk.ts';
 import { idParam, whoOf, type Services } from '../http.ts';
 import { ApiError } from '../problems.ts';
 
@@ -29,12 +29,20 @@ export function sessionGuard({ db, secureCookies }: Services): RequestHandler {
 
 /** Who is at the desk, the desk's day, editions and weather. */
 export function deskRoutes(services: Services): Router {
-  const { db, edition, now } = services;
+  const { db, library, now } = services;
   const router = Router();
   router.get('/session', async (_req, res) => {
-    const session = await readSession(db, whoOf(res), edition.version, now());
+    const { deskId } = whoOf(res);
+    const session = await readSession(db, whoOf(res), (await library.edition(deskId)).version, now());
     if (!session) throw new ApiError('not-signed-in', 'Sign in first.');
     res.set('Cache-Control', 'no-store').json(session);
+  });
+  router.put('/session/seat', async (req, res) => {
+    const { personId } = seatBody.parse(req.body);
+    const token = tokenOf(req.headers.cookie);
+    if (!token || !(await takeSeat(db, token, personId)))
+      throw new ApiError('conflict', 'Only at a demo desk can one change seats, and only to one of its people.');
+    res.status(204).end();
   });
   router.patch('/desk', async (req, res) => {
     const { today } = deskPatch.parse(req.body);
@@ -45,7 +53,9 @@ export function deskRoutes(services: Services): Router {
   });
   router.get('/editions/:version', async (req, res) => {
     const version = String(req.params['version']);
-    const found = version === edition.version ? edition : await findEdition(db, whoOf(res).deskId, version);
+    const { deskId } = whoOf(res);
+    const own = await library.edition(deskId);
+    const found = [own, library.shipped].find((edition) => edition.version === version) ?? (await findEdition(db, deskId, version));
     if (!found) throw new ApiError('not-found', `Edition ${version} was never used here.`);
     res.set('Cache-Control', 'private, max-age=31536000, immutable').json(found);
   });

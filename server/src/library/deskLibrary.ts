@@ -1,0 +1,173 @@
+import { randomUUID } from 'node:crypto';
+import { and, asc, desc, eq, sql } from 'drizzle-orm';
+import type { EntryView } from '@sounding/contract/api.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import { compile, type Compiled, type DeskEntry, type EntryKind } from '@sounding/knowledge/compile.ts';
+import { entryText, writtenLibrary, type Library } from '@sounding/knowledge/entries.ts';
+import { lint } from '@sounding/knowledge/lint.ts';
+import type { Complaint } from '@sounding/knowledge/read.ts';
+import type { Database, Queryable } from '../db/connect.ts';
+import { keepEdition, type Who } from '../db/desk.ts';
+import { desks, libraryEntries, people } from '../db/schema.ts';
+import { ApiError } from '../problems.ts';
+
+interface Standing {
+  revision: number;
+  edition: Edition;
+  entries: DeskEntry[];
+}
+export interface Change {
+  edition: string;
+  complaints: Complaint[];
+}
+
+/** The library as each desk has it: the shipped edition with the desk's own entries over it, compiled once a revision. */
+export class DeskLibrary {
+  private readonly standing = new Map<string, Standing>();
+
+  /**
+   * @param root folder of the shipped knowledge
+   * @param shipped its edition, used as it is by desks that have written nothing
+   */
+  constructor(
+    private readonly db: Database,
+    private readonly root: string,
+    readonly shipped: Edition,
+  ) {}
+
+  private async entriesOf(db: Queryable, deskId: string): Promise<{ revision: number; entries: DeskEntry[] }> {
+    const rows = await db
+      .selectDistinctOn([libraryEntries.kind, libraryEntries.entryId], {
+        kind: libraryEntries.kind,
+        id: libraryEntries.entryId,
+        text: libraryEntries.body,
+        revision: libraryEntries.revision,
+      })
+      .from(libraryEntries)
+      .where(eq(libraryEntries.deskId, deskId))
+      .orderBy(asc(libraryEntries.kind), asc(libraryEntries.entryId), desc(libraryEntries.revision));
+    return {
+      revision: rows.reduce((newest, row) => Math.max(newest, row.revision), 0),
+      entries: rows.filter((row) => row.text !== '').map(({ kind, id, text }) => ({ kind, id, text })),
+    };
+  }
+
+  private async of(deskId: string): Promise<Standing> {
+    const [row] = await this.db
+      .select({ revision: sql<number>`coalesce(max(${libraryEntries.revision}), 0)`.mapWith(Number) })
+      .from(libraryEntries)
+      .where(eq(libraryEntries.deskId, deskId));
+    const revision = row?.revision ?? 0;
+    const known = this.standing.get(deskId);
+    if (known?.revision === revision) return known;
+    const { entries } = await this.entriesOf(this.db, deskId);
+    const standing = { revision, entries, edition: entries.length === 0 ? this.shipped : compile(this.root, entries).edition };
+    this.standing.set(deskId, standing);
+    return standing;
+  }
+
+  async edition(deskId: string): Promise<Edition> {
+    return (await this.of(deskId)).edition;
+  }
+
+  /** The whole library of a desk as it is written. */
+  async written(deskId: string): Promise<Library> {
+    return writtenLibrary(this.root, (await this.of(deskId)).entries);
+  }
+
+  /** One entry with everything that was ever written of it here, newest first. @throws ApiError not-found */
+  async entry(deskId: string, kind: EntryKind, id: string): Promise<EntryView> {
+    const { entries } = await this.of(deskId);
+    const own = entries.find((entry) => entry.kind === kind && entry.id === id);
+    const shipped = own ? undefined : writtenLibrary(this.root)[kind].find((row) => row.id === id);
+    const rows = await this.db
+      .select({
+        revision: libraryEntries.revision,
+        at: libraryEntries.writtenAt,
+        by: people.name,
+        note: libraryEntries.note,
+        body: libraryEntries.body,
+      })
+      .from(libraryEntries)
+      .innerJoin(people, eq(people.id, libraryEntries.byPerson))
+      .where(and(eq(libraryEntries.deskId, deskId), eq(libraryEntries.kind, kind), eq(libraryEntries.entryId, id)))
+      .orderBy(desc(libraryEntries.revision));
+    if (!own && !shipped && rows.length === 0) throw new ApiError('not-found', `The library has no entry "${id}" among its ${kind}.`);
+    return {
+      kind,
+      id,
+      text: own?.text ?? (shipped ? entryText(shipped) : ''),
+      from: own ? 'desk' : 'shipped',
+      history: rows.map(({ revision, at, by, note, body }) => ({ revision, at: at.toISOString(), by, note, back: body === '' })),
+    };
+  }
+
+  /** What the compiler and the lint say to a set of entries, and the edition it would be. */
+  private tried(entries: readonly DeskEntry[], changed: readonly DeskEntry[]): { compiled: Compiled; complaints: Complaint[] } {
+    const compiled = compile(this.root, entries);
+    const complaints = [...compiled.complaints, ...lint(compiled, new Set(changed.filter((c) => c.kind === 'causes').map((c) => c.id)))];
+    return { compiled, complaints };
+  }
+
+  private overlaid(entries: readonly DeskEntry[], next: readonly DeskEntry[]): DeskEntry[] {
+    const kept = entries.filter((entry) => !next.some((n) => n.kind === entry.kind && n.id === entry.id));
+    return [...kept, ...next.filter((n) => n.text !== '')];
+  }
+
+  /** What writing these entries would come to, without writing them. */
+  async tryOut(deskId: string, next: readonly DeskEntry[]): Promise<Change> {
+    const { entries } = await this.of(deskId);
+    const { compiled, complaints } = this.tried(this.overlaid(entries, next), next);
+    return { edition: compiled.edition.version, complaints };
+  }
+
+  /**
+   * Writes entries of a desk; an empty text gives the shipped entry back. Nothing is written when the lint finds an error.
+   * @throws ApiError invalid-request with the lint's words, line by line
+   */
+  async write(who: Who, next: readonly DeskEntry[], note: string, at: Date): Promise<Change> {
+    const { deskId, personId } = who;
+    const change = await this.db.transaction(async (tx) => {
+      // one writer at a desk at a time: the lint must see what is written beside it
+      await tx.select({ id: desks.id }).from(desks).where(eq(desks.id, deskId)).for('update');
+      const { revision, entries } = await this.entriesOf(tx, deskId);
+      const { compiled, complaints } = this.tried(this.overlaid(entries, next), next);
+      const errors = complaints.filter((complaint) => complaint.level === 'error');
+      if (errors.length > 0)
+        throw new ApiError(
+          'invalid-request',
+          'The lint does not let this pass; nothing was written.',
+          errors.map(({ file, line, text }) => ({ pointer: `${file}:${line}`, detail: text })),
+        );
+      await tx.insert(libraryEntries).values(
+        next.map(({ kind, id, text }, i) => ({
+          id: randomUUID(),
+          deskId,
+          kind,
+          entryId: id,
+          body: text,
+          note,
+          byPerson: personId,
+          revision: revision + 1 + i,
+          writtenAt: at,
+        })),
+      );
+      await keepEdition(tx, deskId, compiled.edition);
+      return { edition: compiled.edition.version, complaints };
+    });
+    this.standing.delete(deskId);
+    return change;
+  }
+
+  /** Takes back the last thing written of an entry: what stood before it stands again. @throws ApiError conflict when nothing was written */
+  async undo(who: Who, kind: EntryKind, id: string, at: Date): Promise<Change> {
+    const rows = await this.db
+      .select({ body: libraryEntries.body, revision: libraryEntries.revision })
+      .from(libraryEntries)
+      .where(and(eq(libraryEntries.deskId, who.deskId), eq(libraryEntries.kind, kind), eq(libraryEntries.entryId, id)))
+      .orderBy(desc(libraryEntries.revision))
+      .limit(2);
+    if (rows.length === 0) throw new ApiError('conflict', 'This desk has written nothing of this entry yet.');
+    return this.write(who, [{ kind, id, text: rows[1]?.body ?? '' }], `taken back: revision ${rows[0]!.revision}`, at);
+  }
+}

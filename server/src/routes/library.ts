@@ -1,0 +1,64 @@
+import { Router, type Response } from 'express';
+import { eq } from 'drizzle-orm';
+import { COORDINATOR, entryBody, entryParams, importBody } from '@sounding/contract/api.ts';
+import { differing, libraryText, readLibrary, type Library } from '@sounding/knowledge/entries.ts';
+import { people } from '../db/schema.ts';
+import { whoOf, type Services } from '../http.ts';
+import { ApiError } from '../problems.ts';
+
+/** The desk's own entries in the library: read, written, taken back, taken out and brought in. Only the coordinator writes. */
+export function libraryRoutes({ db, library, now }: Services): Router {
+  const router = Router();
+  const requireCoordinator = async (res: Response): Promise<void> => {
+    const [person] = await db
+      .select({ role: people.role })
+      .from(people)
+      .where(eq(people.id, whoOf(res).personId));
+    if (person?.role !== COORDINATOR) throw new ApiError('not-allowed', 'Only the coordinator of the desk writes in its library.');
+  };
+
+  router.get('/library/entries/:kind/:id', async (req, res) => {
+    const { kind, id } = entryParams.parse(req.params);
+    res.set('Cache-Control', 'no-store').json(await library.entry(whoOf(res).deskId, kind, id));
+  });
+  router.put('/library/entries/:kind/:id', async (req, res) => {
+    const { kind, id } = entryParams.parse(req.params);
+    const { text, note } = entryBody.parse(req.body);
+    await requireCoordinator(res);
+    res.json(await library.write(whoOf(res), [{ kind, id, text }], note, now()));
+  });
+  router.post('/library/entries/:kind/:id/undo', async (req, res) => {
+    const { kind, id } = entryParams.parse(req.params);
+    await requireCoordinator(res);
+    res.json(await library.undo(whoOf(res), kind, id, now()));
+  });
+  router.get('/library/export.:format', async (req, res) => {
+    const format = req.params['format'];
+    if (format !== 'yaml' && format !== 'json') throw new ApiError('not-found', 'The library can be had as yaml or json.');
+    const text = libraryText(await library.written(whoOf(res).deskId), format);
+    res
+      .type(format === 'json' ? 'application/json' : 'application/yaml')
+      .set('Content-Disposition', `attachment; filename="library.${format}"`)
+      .send(text);
+  });
+  router.post('/library/import', async (req, res) => {
+    const { text, apply } = importBody.parse(req.body);
+    await requireCoordinator(res);
+    let brought: Library;
+    try {
+      brought = readLibrary(text);
+    } catch (error) {
+      throw new ApiError(
+        'invalid-request',
+        `The library cannot be read: ${error instanceof Error ? (error.message.split('\n')[0] ?? '') : String(error)}`,
+      );
+    }
+    const { deskId } = whoOf(res);
+    const changes = differing(brought, await library.written(deskId));
+    const entries = changes.map(({ kind, id, text: body }) => ({ kind, id, text: body }));
+    const change =
+      apply && entries.length > 0 ? await library.write(whoOf(res), entries, 'brought in from a file', now()) : await library.tryOut(deskId, entries);
+    res.json({ ...change, applied: apply, changes: changes.map(({ kind, id, what }) => ({ kind, id, what })) });
+  });
+  return router;
+}
