@@ -42,3 +42,56 @@ test('a length the plant cannot have is questioned while it is typed', async ({ 
   await page.getByLabel('What the caller says').pressSequentially('my asparagus ferns are five inches tall');
   await expect(page.getByText(/Did they mean 5 feet\?/)).toBeVisible();
 });
+
+test.describe('words the lint refuses', () => {
+  test.use({ allowed: [/status of 400/] });
+  test('the coordinator changes an entry: the lint answers, the history keeps it, and it can be taken back', async ({ page }) => {
+    await page.goto('/library/edit/causes/pear-rust');
+    await expect(page.getByText('Only the coordinator of the desk writes in its library.')).toBeVisible();
+    await page.getByLabel('Who sits at the desk').selectOption({ label: 'Corvin Halloway-Brisk, coordinator' });
+    const words = page.getByLabel('The entry');
+    await expect(words).toBeEditable();
+    const shipped = await words.inputValue();
+    await words.fill(shipped.replace('orange-bright: always', 'orange-bright: perhaps'));
+    await page.getByRole('button', { name: 'Save for this desk' }).click();
+    await expect(page.getByRole('alert')).toContainText('nothing was written');
+    await expect(page.getByText(/"perhaps" is not one of always, usually/)).toBeVisible();
+    await words.fill(shipped.replace(/^worth: .*$/m, 'worth: Our desk leaves it alone.'));
+    await page.getByLabel('Why (kept in the history)').fill('house line');
+    await page.getByRole('button', { name: 'Save for this desk' }).click();
+    await expect(page.getByText('house line')).toBeVisible();
+    await expectAccessible(page);
+    await page.getByRole('link', { name: 'See how it reads' }).click();
+    await expect(page.getByText('Our desk leaves it alone.')).toBeVisible();
+    await page.getByRole('link', { name: 'Change for this desk' }).click();
+    await page.getByRole('button', { name: 'Take the last change back' }).click();
+    await expect(page.getByText(/taken back: revision/)).toBeVisible();
+    await page.goto('/library/cause/pear-rust');
+    await expect(page.getByText('It looks worse than it is')).toBeVisible();
+  });
+});
+
+test('a library file is tried before it is taken over', async ({ page }) => {
+  await page.goto('/');
+  await page.getByLabel('Who sits at the desk').selectOption({ label: 'Corvin Halloway-Brisk, coordinator' });
+  await page.goto('/library/exchange');
+  const plants = [
+    {
+      id: 'moon-bean',
+      name: 'Moon bean',
+      latin: 'Luna fabae',
+      family: 'Fabaceae',
+      groups: ['vegetable', 'legume'],
+      care: { water: 'Steady.', light: 'Sun.', feed: 'None.', hardiness: 'Tender.' },
+    },
+  ];
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Choose a file' }).click();
+  await (await chooser).setFiles({ name: 'moon.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify({ plants })) });
+  await expect(page.getByText('1 new or changed.')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Take 1 entry over' }).click();
+  await expect(page.getByText(/^Taken over: edition/)).toBeVisible();
+  await page.goto('/library/plant/moon-bean');
+  await expect(page.getByRole('heading', { name: 'Moon bean' })).toBeVisible();
+});

@@ -49,4 +49,8 @@ await picture('library-plant');
 await page.goto(`${base}/library/compare?cause=box-psyllid&cause=spider-mites&cause=box-leafminer`);
 await page.getByRole('columnheader', { name: /Box psyllid/ }).waitFor();
 await picture('side-by-side');
+await page.getByLabel('Who sits at the desk').selectOption({ label: 'Corvin Halloway-Brisk, coordinator' });
+await page.goto(`${base}/library/edit/causes/pear-rust`);
+await page.getByLabel('The entry').waitFor();
+await picture('library-entry');
 await browser.close();

@@ -24,7 +24,7 @@ export function writtenLibrary(root: string, desk: readonly DeskEntry[] = []): L
 }
 
 /** One entry as YAML text a person can edit. */
-export const entryText = (row: Row): string => stringify(row, { lineWidth: 150 });
+export const entryText = (row: Row): string => stringify(row, { lineWidth: 0 });
 
 /** A library as text; both forms are read back by `readLibrary`. */
 export const libraryText = (library: Library, format: 'yaml' | 'json'): string =>

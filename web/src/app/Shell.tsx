@@ -5,6 +5,7 @@ import { Button, Notice } from '../ui/controls.tsx';
 import { problemText, useSessionQuery } from '../store/api.ts';
 import { DemoDay } from './DemoDay.tsx';
 import { SaveState } from './SaveState.tsx';
+import { Seat } from './Seat.tsx';
 import { useScheme } from './scheme.tsx';
 
 const Page = styled.div`
@@ -88,7 +89,7 @@ export function Shell() {
         <Right>
           <SaveState />
           {session?.desk.demo && <DemoDay today={session.desk.today} />}
-          <span>{session?.person.name}</span>
+          {session && <Seat session={session} />}
           <Button weight="quiet" onPress={toggleScheme} aria-label={scheme === 'night' ? 'Switch to day colours' : 'Switch to night colours'}>
             {scheme === 'night' ? 'Day' : 'Night'}
           </Button>

@@ -33,6 +33,8 @@ export function createAppRouter() {
         { path: 'library/cause/:id', lazy: async () => ({ Component: (await import('../features/library/CausePage.tsx')).CausePage }) },
         { path: 'library/plant/:id', lazy: async () => ({ Component: (await import('../features/library/PlantPage.tsx')).PlantPage }) },
         { path: 'library/seen/:finding/:answer', lazy: async () => ({ Component: (await import('../features/library/SeenPage.tsx')).SeenPage }) },
+        { path: 'library/edit/:kind/:id', lazy: async () => ({ Component: (await import('../features/library/EntryPage.tsx')).EntryPage }) },
+        { path: 'library/exchange', lazy: async () => ({ Component: (await import('../features/library/ExchangePage.tsx')).ExchangePage }) },
         { path: 'library/compare', lazy: async () => ({ Component: (await import('../features/library/ComparePage.tsx')).ComparePage }) },
         { path: 'case/:caseId', lazy: async () => ({ Component: (await import('../features/case/CasePage.tsx')).CasePage }) },
         { path: 'case/:caseId/reply/:questionId', lazy: async () => ({ Component: (await import('../features/reply/ReplyPage.tsx')).ReplyPage }) },

@@ -1,5 +1,15 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
-import type { CaseList, CaseListQuery, CaseView, NewCase, SessionView } from '@sounding/contract/api.ts';
+import type {
+  CaseList,
+  CaseListQuery,
+  CaseView,
+  EntryKind,
+  EntryView,
+  ImportView,
+  LibraryChange,
+  NewCase,
+  SessionView,
+} from '@sounding/contract/api.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import type { WeatherSeries } from '@sounding/core/season/weather.ts';
 
@@ -7,7 +17,7 @@ import type { WeatherSeries } from '@sounding/core/season/weather.ts';
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: new URL('/api', location.href).href }),
-  tagTypes: ['Session', 'Cases', 'Case'],
+  tagTypes: ['Session', 'Cases', 'Case', 'Entry'],
   endpoints: (build) => ({
     session: build.query<SessionView, void>({ query: () => '/session', providesTags: ['Session'] }),
     edition: build.query<Edition, string>({ query: (version) => `/editions/${version}`, keepUnusedDataFor: 86_400 }),
@@ -24,6 +34,27 @@ export const api = createApi({
     addQuestion: build.mutation<CaseView, { caseId: string; id: string }>({
       query: ({ caseId, id }) => ({ url: `/cases/${caseId}/questions`, method: 'POST', body: { id } }),
     }),
+    libraryEntry: build.query<EntryView, { kind: EntryKind; id: string }>({
+      query: ({ kind, id }) => `/library/entries/${kind}/${id}`,
+      providesTags: ['Entry'],
+      keepUnusedDataFor: 0,
+    }),
+    writeEntry: build.mutation<LibraryChange, { kind: EntryKind; id: string; text: string; note: string }>({
+      query: ({ kind, id, text, note }) => ({ url: `/library/entries/${kind}/${id}`, method: 'PUT', body: { text, note } }),
+      invalidatesTags: (done) => (done ? ['Entry', 'Session'] : []),
+    }),
+    undoEntry: build.mutation<LibraryChange, { kind: EntryKind; id: string }>({
+      query: ({ kind, id }) => ({ url: `/library/entries/${kind}/${id}/undo`, method: 'POST' }),
+      invalidatesTags: (done) => (done ? ['Entry', 'Session'] : []),
+    }),
+    importLibrary: build.mutation<ImportView, { text: string; apply: boolean }>({
+      query: (body) => ({ url: '/library/import', method: 'POST', body }),
+      invalidatesTags: (done) => (done?.applied ? ['Entry', 'Session'] : []),
+    }),
+    takeSeat: build.mutation<null, string>({
+      query: (personId) => ({ url: '/session/seat', method: 'PUT', body: { personId } }),
+      invalidatesTags: ['Session'],
+    }),
     setDay: build.mutation<null, string>({ query: (today) => ({ url: '/desk', method: 'PATCH', body: { today } }), invalidatesTags: ['Session'] }),
   }),
 });
@@ -37,6 +68,11 @@ export const {
   useCreateCaseMutation,
   useAddQuestionMutation,
   useSetDayMutation,
+  useLibraryEntryQuery,
+  useWriteEntryMutation,
+  useUndoEntryMutation,
+  useImportLibraryMutation,
+  useTakeSeatMutation,
 } = api;
 
 export const usePrefetchEdition = () => api.usePrefetch('edition');

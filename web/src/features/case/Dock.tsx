@@ -5,7 +5,8 @@ import { readingText } from '@sounding/core/consult/words.ts';
 import type { Edition, Finding } from '@sounding/core/edition/edition.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 import { Button, Key } from '../../ui/controls.tsx';
-import { percent } from './words.ts';
+import { FindingFigure } from '../library/FindingFigure.tsx';
+import { answersShown, percent } from './words.ts';
 
 const Band = styled.section`
   background: ${({ theme }) => theme.deep};
@@ -187,9 +188,10 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
           <Question>{finding.ask}</Question>
           {finding.check && <Note>{finding.check}</Note>}
           <Answers role="group" aria-label="Answers">
-            {finding.answers.map((answer, i) => (
+            {answersShown(finding, question).map((answer, i) => (
               <button key={answer.id} type="button" onClick={() => onAnswer(answer.id)}>
-                <Key>{i < 9 ? i + 1 : `⇧${i - 8}`}</Key> {answer.say}
+                <Key>{i < 9 ? i + 1 : `⇧${i - 8}`}</Key> <FindingFigure finding={finding.id} answer={answer.id} small />
+                {answer.say}
               </button>
             ))}
             <button type="button" onClick={() => onAnswer('unknown')}>
@@ -197,6 +199,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
             </button>
           </Answers>
           <AsItStands>
+            {answersShown(finding, question).length < finding.answers.length && 'something else: type it · '}
             halves the doubt {question.bits.toFixed(1)} times, takes about {question.seconds} s · <Key>↓</Key>
             <Key>↑</Key> other questions
             {!enough.enough && (

@@ -16,6 +16,7 @@ import type { NewWrite } from './useCaseWork.ts';
 import { useQuestionStanding } from './useQuestionStanding.ts';
 import { useTakeDown } from './useTakeDown.ts';
 import { WordsPanel } from './WordsPanel.tsx';
+import { answersShown } from './words.ts';
 
 const View = styled.div`
   height: 100%;
@@ -128,8 +129,9 @@ export function QuestionTable({ view, question, session, write }: Props) {
     else if (event.key === 'Enter') onEnter();
     if (draft !== '' || event.ctrlKey || event.metaKey || event.altKey) return;
     const digit = /^Digit(\d)$/.exec(event.code)?.[1] ?? (/^\d$/.test(event.key) ? event.key : undefined);
-    const answer =
-      askPlant || digit === undefined ? undefined : digit === '0' ? 'unknown' : finding?.answers[Number(digit) - 1 + (event.shiftKey ? 9 : 0)]?.id;
+    const ranked = standing.questions.find((q) => q.finding === finding?.id);
+    const onKeys = finding && ranked ? answersShown(finding, ranked) : [];
+    const answer = askPlant || digit === undefined ? undefined : digit === '0' ? 'unknown' : onKeys[Number(digit) - 1 + (event.shiftKey ? 9 : 0)]?.id;
     const keys: Record<string, () => void> = {
       '[': () => stepTo(at - 1),
       ']': () => stepTo(at + 1),

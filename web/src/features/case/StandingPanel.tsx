@@ -1,4 +1,5 @@
 import { memo, useState } from 'react';
+import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { ReadingView } from '@sounding/contract/api.ts';
 import type { Candidate, Standing } from '@sounding/core/consult/consult.ts';
@@ -57,6 +58,13 @@ const Bar = styled.svg`
   .share {
     fill: ${({ theme }) => theme.ink};
   }
+`;
+const SideBySide = styled(Link)`
+  float: right;
+  font:
+    400 13px/1.6 'Source Sans 3',
+    sans-serif;
+  color: ${({ theme }) => theme.inkSoft};
 `;
 const Detail = styled.div`
   display: grid;
@@ -148,9 +156,15 @@ export const StandingPanel = memo(function StandingPanel({ standing, edition, ta
   const rows = unlisted && !shown.includes(unlisted) ? [...shown, unlisted] : shown;
   const chosen = rows.find((c) => c.cause === chosenId) ?? rows[0];
   const cause = edition.causes.find((c) => c.id === chosen?.cause);
+  const beside = rows
+    .filter((c) => c.cause !== UNLISTED)
+    .slice(0, 3)
+    .map((c) => `cause=${c.cause}`)
+    .join('&');
   return (
     <Panel aria-label="Standing of causes" tabIndex={0}>
       <Heading>
+        {taken.length > 0 && <SideBySide to={`/library/compare?${beside}`}>the first three side by side</SideBySide>}
         {backAt === null ? 'Standing' : `Standing after ${backAt === 0 ? 'no reading' : backAt === 1 ? 'one reading' : `${backAt} readings`}`}
       </Heading>
       <List>

@@ -10,7 +10,7 @@ import { depthOf, halvings, spreadLabels } from './lineLayout.ts';
 import { SoundingLine } from './SoundingLine.tsx';
 import { StandingPanel } from './StandingPanel.tsx';
 import { WordsPanel } from './WordsPanel.tsx';
-import { percent, timingText } from './words.ts';
+import { answersShown, percent, timingText } from './words.ts';
 
 const reading = (id: string, finding: string, answer: string, withdrawnAt: string | null = null) => ({
   id,
@@ -158,5 +158,27 @@ describe('dock', () => {
       />,
     );
     expect(screen.getByText('zorble')).toBeTruthy();
+  });
+});
+
+describe('answers on the keys', () => {
+  const long = {
+    ...smallEdition.findings[0]!,
+    absent: 'a0',
+    answers: Array.from({ length: 20 }, (_, i) => ({ id: `a${i}`, say: `answer ${i}`, words: [], background: 0.05 })),
+  };
+  const ranked = {
+    finding: long.id,
+    bits: 1,
+    seconds: 5,
+    bitsPerSecond: 0.2,
+    answerProbabilities: long.answers.map((_, i) => (i >= 10 ? 0.1 : 0)),
+  };
+  it('are all of a short question', () => {
+    const short = { ...long, answers: long.answers.slice(0, 5) };
+    expect(answersShown(short, ranked)).toEqual(short.answers);
+  });
+  it('are the likeliest of a long one in its own order, "none" always among them', () => {
+    expect(answersShown(long, ranked).map((a) => a.id)).toEqual(['a0', 'a10', 'a11', 'a12', 'a13', 'a14', 'a15', 'a16', 'a17', 'a18', 'a19']);
   });
 });

@@ -1,4 +1,5 @@
-import type { Act, CauseKind, Channel } from '@sounding/core/edition/edition.ts';
+import type { RankedQuestion } from '@sounding/core/diagnosis/questions.ts';
+import type { Act, Answer, CauseKind, Channel, Finding } from '@sounding/core/edition/edition.ts';
 import type { WindowStanding } from '@sounding/core/season/windows.ts';
 import { sayShortDay } from '../../app/dates.ts';
 
@@ -70,4 +71,17 @@ export function timingText(timing: WindowStanding): string {
     case 'unknown':
       return timing.basis;
   }
+}
+
+/** Answers that fit the dock and the number keys; a caller who says something else is typed in words. */
+const MOST_SHOWN = 11;
+
+/** The answers put on keys: all of a short question, of a long one the likeliest as things stand, in the question's own order. */
+export function answersShown(finding: Finding, question: RankedQuestion): Answer[] {
+  if (finding.answers.length <= MOST_SHOWN) return finding.answers;
+  const likely = finding.answers
+    .map((answer, i) => ({ answer, p: answer.id === finding.absent ? 1 : (question.answerProbabilities[i] ?? 0) }))
+    .sort((a, b) => b.p - a.p)
+    .slice(0, MOST_SHOWN);
+  return finding.answers.filter((answer) => likely.some((one) => one.answer === answer));
 }

@@ -4,6 +4,7 @@ import { styled } from 'styled-components';
 import { ACTS, type Cause, type Edition, type HostWeight } from '@sounding/core/edition/edition.ts';
 import { figuresByMark } from '@sounding/core/library/problems.ts';
 import { windowStanding } from '@sounding/core/season/windows.ts';
+import { COORDINATOR } from '@sounding/contract/api.ts';
 import { useDesk } from '../../app/routes.tsx';
 import { useWeatherQuery } from '../../store/api.ts';
 import { KindMark } from '../case/KindMark.tsx';
@@ -120,6 +121,9 @@ export function CausePage() {
   return (
     <Sheet>
       <Crumb to="/library">Library</Crumb>
+      <Crumb className="edit" to={`/library/edit/causes/${cause.id}`}>
+        {session.person.role === COORDINATOR ? 'Change for this desk' : 'As it is written'}
+      </Crumb>
       <Head>
         <div className="line">
           <h1>{cause.name}</h1>

@@ -2,9 +2,10 @@ import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
 
 /** Small drawings for words that are easily misunderstood on the telephone. Each is drawn in the ink of the text around it. */
-const Drawing = styled.svg`
-  width: 66px;
-  height: 48px;
+const Drawing = styled.svg<{ $small?: boolean }>`
+  width: ${({ $small }) => ($small ? 40 : 66)}px;
+  height: ${({ $small }) => ($small ? 26 : 48)}px;
+  vertical-align: middle;
   flex: none;
   stroke: currentColor;
   fill: none;
@@ -281,13 +282,11 @@ const FIGURES: Record<string, ReactNode> = {
   'growth-form.witches-broom': <path d="M33 46V30M33 30L14 6M33 30L20 4M33 30L27 3M33 30V2M33 30L39 3M33 30L46 4M33 30L52 6" />,
 };
 
-export const hasFigure = (finding: string, answer: string): boolean => `${finding}.${answer}` in FIGURES;
-
 /** The drawing of one answer, or nothing when the words are plain enough. */
-export function FindingFigure({ finding, answer }: { finding: string; answer: string }) {
+export function FindingFigure({ finding, answer, small = false }: { finding: string; answer: string; small?: boolean }) {
   const figure = FIGURES[`${finding}.${answer}`];
   return figure ? (
-    <Drawing viewBox="0 0 66 48" aria-hidden="true">
+    <Drawing viewBox="0 0 66 48" $small={small} aria-hidden="true">
       {figure}
     </Drawing>
   ) : null;

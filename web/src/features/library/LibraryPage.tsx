@@ -103,6 +103,9 @@ export function LibraryPage() {
             {edition.plants.length} plants, {edition.causes.length} causes and {edition.findings.length} findings stand in edition {edition.version}.
             Names in other languages of the trade, old names and slips of spelling are found too.
           </p>
+          <p>
+            <Link to="/library/exchange">Take the library out, or bring one in</Link>
+          </p>
           <h2>On what it rests</h2>
           <p>
             Every rate, window and option carries its mark: published with its source, common practice of the trade, or from memory. Where the trade

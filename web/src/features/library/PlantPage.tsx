@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { styled } from 'styled-components';
 import { problemsOf, type PlantProblem } from '@sounding/core/library/problems.ts';
+import { COORDINATOR } from '@sounding/contract/api.ts';
 import { useDesk } from '../../app/routes.tsx';
 import { NeedleFigure } from './FindingFigure.tsx';
 import { Aside, Columns, Crumb, Latin, Lines, NotThere, Sheet, useLibrary } from './parts.tsx';
@@ -95,6 +96,9 @@ export function PlantPage() {
   return (
     <Sheet>
       <Crumb to="/library">Library</Crumb>
+      <Crumb className="edit" to={`/library/edit/plants/${plant.id}`}>
+        {session.person.role === COORDINATOR ? 'Change for this desk' : 'As it is written'}
+      </Crumb>
       <h1>{plant.name}</h1>
       {!plant.generic && <Latin>{plant.latin}</Latin>} <Aside>{[plant.family, ...plant.groups.map((g) => g.replace(/-/g, ' '))].join(' · ')}</Aside>
       {plant.also.length > 0 && <Aside>also: {plant.also.map((name) => name.replace(/!$/, '')).join(', ')}</Aside>}

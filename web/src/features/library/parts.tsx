@@ -52,6 +52,7 @@ export const Lines = styled.ul`
 export const Crumb = styled(Link)`
   font-size: 14px;
   color: ${({ theme }) => theme.inkSoft};
+  margin-right: 16px;
 `;
 
 export const MARK_WORDS: Record<Mark, string> = { published: 'published', 'common-practice': 'common practice', memory: 'from memory' };
