@@ -163,8 +163,8 @@ export const StandingPanel = memo(function StandingPanel({ standing, edition, ta
     .join('&');
   return (
     <Panel aria-label="Standing of causes" tabIndex={0}>
+      {taken.length > 0 && <SideBySide to={`/library/compare?${beside}`}>the first three side by side</SideBySide>}
       <Heading>
-        {taken.length > 0 && <SideBySide to={`/library/compare?${beside}`}>the first three side by side</SideBySide>}
         {backAt === null ? 'Standing' : `Standing after ${backAt === 0 ? 'no reading' : backAt === 1 ? 'one reading' : `${backAt} readings`}`}
       </Heading>
       <List>
