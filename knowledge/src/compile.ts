@@ -225,12 +225,23 @@ function toLexicon(row: z.infer<typeof lexiconFile>): Lexicon {
     notNegating: row['not-negating'],
     doubts: row.doubts,
     nearby: row.nearby,
+    nearbyAfter: row['nearby-after'],
     organs: row.organs,
     stopWords: row['stop-words'].split(/\s+/).filter(Boolean),
   };
 }
 
-const EMPTY_LEXICON: Lexicon = { classes: {}, irregular: {}, negators: [], notNegating: [], doubts: [], nearby: [], organs: {}, stopWords: [] };
+const EMPTY_LEXICON: Lexicon = {
+  classes: {},
+  irregular: {},
+  negators: [],
+  notNegating: [],
+  doubts: [],
+  nearby: [],
+  nearbyAfter: [],
+  organs: {},
+  stopWords: [],
+};
 
 const byId = <T extends { id: string }>(rows: readonly T[]): Map<string, T> => new Map(rows.map((row) => [row.id, row]));
 

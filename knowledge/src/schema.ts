@@ -207,6 +207,7 @@ export const lexiconFile = z.strictObject({
   'not-negating': z.array(z.string()),
   doubts: z.array(z.string()),
   nearby: z.array(z.string()),
+  'nearby-after': z.array(z.string()),
   organs: z.partialRecord(z.enum(ORGANS), z.array(z.string())),
   'stop-words': z.string(),
 });

@@ -231,8 +231,10 @@ export interface Lexicon {
   notNegating: string[];
   doubts: string[];
   stopWords: string[];
-  /** Words after or before a plant name that make it a neighbour, not the host. */
+  /** Words before a plant name that make it a neighbour, not the host: "next to the juniper". */
   nearby: string[];
+  /** The same, after the name: "a juniper next door". */
+  nearbyAfter: string[];
   organs: Partial<Record<Organ, string[]>>;
 }
 

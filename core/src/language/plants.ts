@@ -25,6 +25,10 @@ function namesOf(plant: Plant): string[] {
   return plant.generic ? names : [plant.id.replace(/-/g, ' '), plant.latin, ...names];
 }
 
+/** Tokens before and after a name in which a word makes it a neighbour's. */
+const REACH_BEFORE = 2;
+const REACH_AFTER = 3;
+
 /** Shorter words are too near each other to guess a plant from a slip: "limey" is no lime. */
 const LEAST_TO_FORGIVE = 6;
 
@@ -72,15 +76,14 @@ export class PlantNames {
   }
 
   private isNearby(tokens: readonly Token[], at: readonly number[]): boolean {
-    const nearby = new Set(this.edition.lexicon.nearby);
-    const from = Math.max(0, at[0]! - 2);
-    const to = Math.min(tokens.length - 1, at[at.length - 1]! + 4);
-    const clause = tokens[at[0]!]!.clause;
-    for (let i = from; i <= to; i++) {
-      const token = tokens[i]!;
-      if (token.clause !== clause || token.breath !== tokens[at[0]!]!.breath) continue;
-      if (nearby.has(token.word)) return true;
-    }
+    const { nearby, nearbyAfter } = this.edition.lexicon;
+    const first = tokens[at[0]!]!;
+    const last = at[at.length - 1]!;
+    const besides = (token: Token | undefined): token is Token =>
+      token !== undefined && token.clause === first.clause && token.breath === first.breath;
+    for (let i = at[0]! - 1; i >= at[0]! - REACH_BEFORE; i--) if (besides(tokens[i]) && nearby.includes(tokens[i]!.word)) return true;
+    for (let i = last + 1; i <= last + REACH_AFTER && besides(tokens[i]); i++)
+      if (nearbyAfter.some((phrase) => phrase.split(' ').every((word, k) => tokens[i + k]?.word === word))) return true;
     return false;
   }
 

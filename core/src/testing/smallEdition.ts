@@ -99,6 +99,7 @@ export const smallEdition: Edition = {
       'any',
     ],
     nearby: ['next', 'neighbour'],
+    nearbyAfter: ['nearby', 'next door', 'near by', 'neighbour'],
     organs: { leaf: ['leaf', 'leaves'], fruit: ['fruit'] },
   },
   sources: [],
