@@ -49,6 +49,8 @@ function deniedAnswer(finding: Finding, answer: string): string | null {
 }
 
 const PRONOUNS = new Set(['they', 'them', 'these', 'those']);
+/** Tokens to either side in which an organ is taken to be the one spoken of. */
+const ORGAN_REACH = 8;
 /** Words back that a "they" looks for what it stands for. */
 const PRONOUN_REACH = 14;
 
@@ -185,11 +187,20 @@ export class Understander {
         .join(' ');
 
     const all = this.book.matches(tokens, covered).filter((match) => match.at[match.at.length - 1]! >= saidFrom);
+    const organWords = new Set(Object.values(lexicon.organs).flat());
+    /** True when the clause speaks of an organ, but too far from these words to be theirs: "it wilted, and there is sawdust at the stem". */
+    const organWordFar = (match: PhraseMatch<Meaning>): boolean => {
+      const { clause } = tokens[match.at[0]!]!;
+      const [from, to] = [match.at[0]! - ORGAN_REACH, match.at[match.at.length - 1]! + ORGAN_REACH];
+      const spokenAt = tokens.flatMap((token, i) => (token.clause === clause && organWords.has(token.word) && !namedAt.has(i) ? [i] : []));
+      return spokenAt.length > 0 && spokenAt.every((i) => i < from || i > to);
+    };
     const fitsOrgan = (match: PhraseMatch<Meaning>): boolean => {
       if (match.value.kind !== 'finding') return true;
       const { organ, kind } = match.value.finding;
       if (kind !== 'symptom') return true; // a creature or a fungus may sit anywhere
       const spoken = organs[tokens[match.at[0]!]!.clause];
+      if (organWordFar(match)) return true;
       if (!spoken || spoken.size === 0 || organ === 'whole-plant' || organ === 'surroundings' || spoken.has(organ)) return true;
       return match.at.some((i) => lexicon.organs[organ]?.includes(tokens[i]!.word));
     };
