@@ -5,6 +5,7 @@ import { evidenceFor, unexplainedBy, type Evidence } from '../diagnosis/evidence
 import { modelForSituation, type DiagnosticModel } from '../diagnosis/model.ts';
 import { posterior, type Reading } from '../diagnosis/posterior.ts';
 import { rankQuestions, type RankedQuestion } from '../diagnosis/questions.ts';
+import { Likeness } from '../language/likeness.ts';
 import { soundingLine, type SoundingMark } from '../diagnosis/sounding.ts';
 import { monthOf, type IsoDate } from '../season/calendar.ts';
 import type { SeasonContext } from '../season/windows.ts';
@@ -58,6 +59,7 @@ const WORTH_DATING = 0.005;
 /** Reasons over one edition. Models are kept by situation, so that a reading costs only its own update. */
 export class Consultant {
   private readonly models = new Map<string, DiagnosticModel>();
+  private readonly likeness: Likeness;
   private readonly plants: Map<string, Plant>;
   private readonly causes: Map<string, Cause>;
 
@@ -69,6 +71,7 @@ export class Consultant {
   };
 
   constructor(readonly edition: Edition) {
+    this.likeness = new Likeness(edition);
     this.plants = new Map(edition.plants.map((plant) => [plant.id, plant]));
     this.causes = new Map(edition.causes.map((cause) => [cause.id, cause]));
   }
@@ -81,7 +84,7 @@ export class Consultant {
     const key = [input.host, month, input.climate, input.hemisphere, input.setting].join('|');
     const known = this.models.get(key);
     if (known) return known;
-    const model = modelForSituation(this.edition, { plant, month, climate: input.climate, hemisphere: input.hemisphere, setting: input.setting });
+    const model = modelForSituation(this.edition, { plant, month, climate: input.climate, hemisphere: input.hemisphere, setting: input.setting }, this.likeness);
     this.models.set(key, model);
     return model;
   }

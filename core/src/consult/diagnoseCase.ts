@@ -1,6 +1,6 @@
 import type { Act, CauseKind, Climate, Edition, Hemisphere } from '../edition/edition.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
-import { Understander, type Utterance } from '../language/understand.ts';
+import { evidenceIn, Understander, type Utterance } from '../language/understand.ts';
 import type { IsoDate } from '../season/calendar.ts';
 import type { WindowState } from '../season/windows.ts';
 import { Consultant } from './consult.ts';
@@ -71,7 +71,7 @@ export class CaseReader {
     const understanding = this.understander.understand(input.words, named);
     const plant = named ?? understanding.host;
     const notUnderstood = [...understanding.notUnderstood, ...(input.host !== null && !named ? [input.host] : [])];
-    const readings: Reading[] = [...input.readings, ...understanding.readings.map(({ finding, answer, channel }) => ({ finding, answer, channel }))];
+    const readings: Reading[] = [...input.readings, ...evidenceIn(understanding)];
     const standing = this.consultant.consult({
       host: plant?.id ?? null,
       date: input.date,

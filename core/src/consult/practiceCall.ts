@@ -1,6 +1,6 @@
 import type { Act, Cause, Climate, Edition, Hemisphere } from '../edition/edition.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
-import { Understander, type Utterance } from '../language/understand.ts';
+import { evidenceIn, Understander, type Utterance } from '../language/understand.ts';
 import type { IsoDate } from '../season/calendar.ts';
 import { Consultant, type ConsultInput, type Standing } from './consult.ts';
 import { careAnswer } from './diagnoseCase.ts';
@@ -129,7 +129,7 @@ export class PracticeDesk {
   }
 
   private readings(words: readonly Utterance[]): Reading[] {
-    return this.understander.understand(words).readings.map(({ finding, answer, channel }) => ({ finding, answer, channel }));
+    return evidenceIn(this.understander.understand(words));
   }
 
   play(call: PracticeCall): PracticeOutcome {
@@ -142,7 +142,7 @@ export class PracticeDesk {
       climate: call.climate,
       hemisphere: call.hemisphere,
       setting: 'phone',
-      readings: opening.readings.map(({ finding, answer, channel }) => ({ finding, answer, channel })),
+      readings: evidenceIn(opening),
       unanswered: [],
       weather: null,
     };

@@ -1,4 +1,4 @@
-import type { Edition } from '../edition/edition.ts';
+import { WORDING, type Edition } from '../edition/edition.ts';
 
 /** "usually", "about as likely as not": a probability the way an advisor would say it. */
 export function likelihoodWord(probability: number): string {
@@ -11,6 +11,7 @@ export function likelihoodWord(probability: number): string {
 
 /** A reading in plain words: the finding's name and what was answered. */
 export function readingText(edition: Edition, findingId: string, answer: string): string {
+  if (findingId === WORDING) return `The rest, in their words: “${answer}”`;
   const finding = edition.findings.find((f) => f.id === findingId);
   if (!finding) return `${findingId}: ${answer}`;
   const negated = answer.startsWith('not:');

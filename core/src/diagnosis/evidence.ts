@@ -1,5 +1,6 @@
+import { WORDING } from '../edition/edition.ts';
 import type { DiagnosticModel } from './model.ts';
-import { allowedAnswers, byFinding, findingLogLikelihood, type Reading } from './posterior.ts';
+import { allowedAnswers, termsOf, type Reading } from './posterior.ts';
 
 /** How strongly one finding speaks for or against a cause. */
 export interface Evidence {
@@ -24,8 +25,7 @@ export function evidenceWord(decibans: number): EvidenceWord {
 export function evidenceFor(model: DiagnosticModel, readings: readonly Reading[], causeId: string): Evidence[] {
   const c = model.causes.indexOf(causeId);
   if (c < 0) throw new RangeError(`cause "${causeId}" is not possible here`);
-  return [...byFinding(model, readings)].map(([finding, reports]) => {
-    const log = findingLogLikelihood(model, finding, reports);
+  return termsOf(model, readings).map(({ finding, reports, log }) => {
     let others = 0;
     let weight = 0;
     for (let k = 0; k < log.length; k++) {
@@ -35,7 +35,7 @@ export function evidenceFor(model: DiagnosticModel, readings: readonly Reading[]
       weight += prior;
     }
     const ratio = weight > 0 ? (log[c] ?? 0) - Math.log(others / weight) : 0;
-    return { finding: finding.id, answers: reports.map((r) => r.answer), decibans: (10 * ratio) / Math.LN10 };
+    return { finding: finding?.id ?? WORDING, answers: reports.map((r) => r.answer), decibans: (10 * ratio) / Math.LN10 };
   });
 }
 
@@ -50,8 +50,8 @@ const EXPLAINS_DECIBANS = 2;
 export function unexplainedBy(model: DiagnosticModel, readings: readonly Reading[], causeId: string): string[] {
   const c = model.causes.indexOf(causeId);
   const out: string[] = [];
-  for (const [finding, reports] of byFinding(model, readings)) {
-    const log = findingLogLikelihood(model, finding, reports);
+  for (const { finding, reports, log } of termsOf(model, readings)) {
+    if (!finding) continue; // words nobody could place are shown as such
     // the last cause is *unlisted*, whose likelihoods are the background
     const decibans = (10 * ((log[c] ?? 0) - (log[log.length - 1] ?? 0))) / Math.LN10;
     const common = allowedAnswers(finding, reports[0]?.answer ?? '').reduce(

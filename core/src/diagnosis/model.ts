@@ -10,6 +10,7 @@ import {
   type Hemisphere,
   type Plant,
 } from '../edition/edition.ts';
+import type { Likeness } from '../language/likeness.ts';
 import { northernMonth } from '../season/calendar.ts';
 import { hostWeight } from './hosts.ts';
 
@@ -32,6 +33,8 @@ export interface DiagnosticModel {
   logPrior: Float64Array;
   findings: ModelFinding[];
   findingIndex: Map<string, number>;
+  /** Natural log of P(words | cause) ÷ P(words on any call), by cause, for words that no phrase could place. */
+  wording?: (text: string) => Float64Array;
 }
 
 export interface Situation {
@@ -104,7 +107,7 @@ export function silentDistribution(finding: Finding): number[] {
 }
 
 /** Builds the network for one plant, month and climate from the causes possible there, and *unlisted*. */
-export function modelForSituation(edition: Edition, situation: Situation): DiagnosticModel {
+export function modelForSituation(edition: Edition, situation: Situation, likeness: Likeness | null = null): DiagnosticModel {
   const weighted = edition.causes.map((cause) => ({ cause, weight: priorWeight(cause, situation) })).filter(({ weight }) => weight > 0);
   const total = weighted.reduce((sum, { weight }) => sum + weight, 0);
   const causes = [...weighted.map(({ cause }) => cause.id), UNLISTED];
@@ -129,5 +132,11 @@ export function modelForSituation(edition: Edition, situation: Situation): Diagn
       ...(finding.reliability ? { reliability: finding.reliability } : {}),
     };
   });
-  return { causes, logPrior, findings, findingIndex: new Map(findings.map((f, i) => [f.id, i])) };
+  return {
+    causes,
+    logPrior,
+    findings,
+    findingIndex: new Map(findings.map((f, i) => [f.id, i])),
+    ...(likeness ? { wording: (text: string) => likeness.logRatios(text, causes) } : {}),
+  };
 }

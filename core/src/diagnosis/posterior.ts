@@ -1,4 +1,4 @@
-import { CHANNEL_RELIABILITY, type Channel } from '../edition/edition.ts';
+import { CHANNEL_RELIABILITY, WORDING, type Channel } from '../edition/edition.ts';
 import type { DiagnosticModel, ModelFinding } from './model.ts';
 
 /** One report about one finding. `answer` is an answer id, or "not:ID" when all that is known is what it is not. */
@@ -54,6 +54,7 @@ export function findingLogLikelihood(model: DiagnosticModel, finding: ModelFindi
 export function byFinding(model: DiagnosticModel, readings: readonly Reading[]): Map<ModelFinding, Reading[]> {
   const groups = new Map<ModelFinding, Reading[]>();
   for (const reading of readings) {
+    if (reading.finding === WORDING) continue;
     const finding = model.findings[model.findingIndex.get(reading.finding) ?? -1];
     if (!finding) throw new RangeError(`finding "${reading.finding}" is not in this edition`);
     const group = groups.get(finding);
@@ -61,6 +62,24 @@ export function byFinding(model: DiagnosticModel, readings: readonly Reading[]):
     else groups.set(finding, [reading]);
   }
   return groups;
+}
+
+/** What one finding, or the wording, says of every cause: natural log-likelihoods up to a constant. */
+export interface Term {
+  finding: ModelFinding | null;
+  reports: Reading[];
+  log: Float64Array;
+}
+
+/** The terms of the posterior: one for each finding read, one for all words that no phrase could place. */
+export function termsOf(model: DiagnosticModel, readings: readonly Reading[]): Term[] {
+  const terms = [...byFinding(model, readings)].map(
+    ([finding, reports]): Term => ({ finding, reports, log: findingLogLikelihood(model, finding, reports) }),
+  );
+  const worded = readings.filter((reading) => reading.finding === WORDING);
+  if (worded.length > 0 && model.wording)
+    terms.push({ finding: null, reports: worded, log: model.wording(worded.map((reading) => reading.answer).join(' . ')) });
+  return terms;
 }
 
 /** Turns log weights into probabilities that sum to one (log-sum-exp). */
@@ -80,10 +99,7 @@ export function normalise(logWeights: Float64Array): Float64Array {
  */
 export function posterior(model: DiagnosticModel, readings: readonly Reading[]): Float64Array {
   const log = Float64Array.from(model.logPrior);
-  for (const [finding, reports] of byFinding(model, readings)) {
-    const add = findingLogLikelihood(model, finding, reports);
-    for (let c = 0; c < log.length; c++) log[c] = (log[c] ?? 0) + (add[c] ?? 0);
-  }
+  for (const { log: add } of termsOf(model, readings)) for (let c = 0; c < log.length; c++) log[c] = (log[c] ?? 0) + (add[c] ?? 0);
   return normalise(log);
 }
 

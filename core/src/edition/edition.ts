@@ -170,6 +170,8 @@ export interface Cause extends Provenance {
   also: string[];
   kind: CauseKind;
   story: string;
+  /** How callers put it, in whole phrases of their own; see language/likeness.ts. */
+  heard?: string[];
   commonness: Commonness;
   hosts: { include: HostWeight[]; exclude: HostSelector[] };
   /** Climates it belongs to; empty = all. Elsewhere it is unusual, not impossible. */
@@ -265,3 +267,6 @@ export interface Edition {
 }
 
 export const UNLISTED = 'unlisted';
+
+/** Stands where a finding's id would, for words that no phrase could place: the reading's answer is the words themselves. */
+export const WORDING = 'wording';

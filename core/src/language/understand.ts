@@ -1,5 +1,5 @@
 import { distance } from 'fastest-levenshtein';
-import { COMMONNESS_VALUES, type Cause, type Channel, type Edition, type Finding, type Organ, type Plant } from '../edition/edition.ts';
+import { COMMONNESS_VALUES, WORDING, type Cause, type Channel, type Edition, type Finding, type Organ, type Plant } from '../edition/edition.ts';
 import { hostWeight } from '../diagnosis/hosts.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
 import { measurementsIn, type Measurement } from './measures.ts';
@@ -33,6 +33,14 @@ export interface Understanding {
   /** Lengths that were said; one the plant cannot have carries the question to put at once. */
   measurements: Measurement[];
   notUnderstood: string[];
+  /** Words that were affirmed and no phrase could place: weighed by their likeness to each cause, see likeness.ts. */
+  wording: string;
+}
+
+/** Everything of it that is evidence: the readings, and the wording of the rest. */
+export function evidenceIn({ readings, wording }: Understanding): Reading[] {
+  const plain = readings.map(({ finding, answer, channel }): Reading => ({ finding, answer, channel }));
+  return wording === '' ? plain : [...plain, { finding: WORDING, answer: wording, channel: 'caller' }];
 }
 
 type Meaning = { kind: 'finding'; finding: Finding; answer: string } | { kind: 'care'; topic: string } | { kind: 'claim'; causes: Cause[] };
@@ -276,6 +284,10 @@ export class Understander {
       care,
       measurements: measurementsIn(text, host),
       notUnderstood: this.leftOver(tokens, covered),
+      wording: tokens
+        .filter((token, i) => !covered.has(i) && negatedBy[i] === -1 && !this.stopWords.has(token.word) && !this.stopStems.has(token.stem))
+        .map((token) => token.word)
+        .join(' '),
     };
   }
 
@@ -323,13 +335,13 @@ export class Understander {
   private inTheLightOf(ask: string, say: string, own: Understanding): Understanding {
     const question = ask.replace(/[.;!?:\n]/g, ' ');
     const together = this.read(`${question} ${say}`, 'caller', this.tokens(question).length);
-    return together.readings.length === 0 ? own : { ...own, readings: together.readings, notUnderstood: together.notUnderstood };
+    return together.readings.length === 0 ? own : { ...own, readings: together.readings, notUnderstood: together.notUnderstood, wording: together.wording };
   }
 
   /** Reads an answer in the light of its question: "is it sticky?" – "yes, and the floor under it". */
   private readAnswer(ask: string, say: string): Understanding {
     const asked = this.edition.findings.find((finding) => finding.ask === ask || finding.id === ask) ?? null;
-    if (UNKNOWN_ANSWER.test(say)) return { plants: [], host: null, readings: [], claims: [], care: [], measurements: [], notUnderstood: [] };
+    if (UNKNOWN_ANSWER.test(say)) return { plants: [], host: null, readings: [], claims: [], care: [], measurements: [], notUnderstood: [], wording: '' };
     const own = this.read(say, 'caller');
     const affirmed = SAYS_YES.test(say);
     const denied = !affirmed && SAYS_NO.test(say);
@@ -361,6 +373,10 @@ export class Understander {
       care: parts.flatMap((part) => part.care),
       measurements: words.flatMap((utterance) => measurementsIn(typeof utterance === 'string' ? utterance : utterance.say, host ?? known)),
       notUnderstood: parts.flatMap((part) => part.notUnderstood),
+      wording: parts
+        .map((part) => part.wording)
+        .filter(Boolean)
+        .join(' '),
     };
   }
 }

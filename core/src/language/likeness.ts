@@ -1,0 +1,86 @@
+import type { Cause, Edition, Finding } from '../edition/edition.ts';
+import { RATE_VALUES } from '../edition/edition.ts';
+import { stemOf, tokenise } from './tokens.ts';
+
+/** Words of a cause, by stem, with their share among all its words. */
+type Shares = Map<string, number>;
+
+/** How much each part of an entry says about the way callers put it. Elicited. */
+const WEIGHT = { heard: 6, answer: 2, phrase: 0.5, story: 1, reply: 0.6, worth: 0.4 } as const;
+/** Share of a caller's words taken to be about the cause; the rest could be said on any call (Jelinek & Mercer 1980). */
+const ABOUT_THE_CAUSE = 0.35;
+/** Words of one sentence are not independent: each counts for this much of its own weight. */
+const TEMPER = 0.7;
+/** Natural logarithm of the most that one way of putting it may count for: thirty to one. */
+const MOST = Math.log(30);
+
+/** The words a phrase pattern asks for, classes left out: they are in the answer's own text. */
+const patternWords = (pattern: string): string =>
+  pattern
+    .replace(/\{[^}]*\}/g, ' ')
+    .replace(/[=|!*]/g, ' ')
+    .trim();
+
+/**
+ * How like the words of a caller are to what is known of each cause, for words that no phrase could place. A unigram language model for
+ * each cause, mixed with that of all causes together (Ponte & Croft 1998; smoothing of Jelinek & Mercer 1980).
+ */
+export class Likeness {
+  private readonly causes = new Map<string, Shares>();
+  private readonly general: Shares = new Map();
+  private readonly stop: ReadonlySet<string>;
+
+  constructor(private readonly edition: Edition) {
+    this.stop = new Set(edition.lexicon.stopWords.flatMap((word) => [word, stemOf(word, edition.lexicon.irregular)]));
+    const findings = new Map(edition.findings.map((finding) => [finding.id, finding]));
+    for (const cause of edition.causes) this.causes.set(cause.id, this.sharesOf(cause, findings));
+    for (const shares of this.causes.values())
+      for (const [stem, share] of shares) this.general.set(stem, (this.general.get(stem) ?? 0) + share / this.causes.size);
+  }
+
+  private stems(text: string): string[] {
+    return tokenise(text, this.edition.lexicon.irregular)
+      .filter(({ stem, word }) => !this.stop.has(word) && !this.stop.has(stem) && stem.length > 2)
+      .map(({ stem }) => stem);
+  }
+
+  private sharesOf(cause: Cause, findings: ReadonlyMap<string, Finding>): Shares {
+    const counts: Shares = new Map();
+    const add = (text: string, weight: number): void => {
+      for (const stem of this.stems(text)) counts.set(stem, (counts.get(stem) ?? 0) + weight);
+    };
+    for (const text of cause.heard ?? []) add(text, WEIGHT.heard);
+    add(cause.story, WEIGHT.story);
+    add(cause.replyLine, WEIGHT.reply);
+    add(cause.worth, WEIGHT.worth);
+    for (const { finding: id, answers } of cause.rates) {
+      const finding = findings.get(id);
+      for (const answer of finding?.answers ?? []) {
+        const word = answers[answer.id];
+        if (!word || answer.id === finding?.absent || RATE_VALUES[word] < RATE_VALUES.sometimes) continue;
+        add(answer.say, WEIGHT.answer * RATE_VALUES[word]);
+        for (const stem of new Set(answer.words.flatMap((pattern) => this.stems(patternWords(pattern)))))
+          counts.set(stem, (counts.get(stem) ?? 0) + WEIGHT.phrase * RATE_VALUES[word]);
+      }
+    }
+    const total = [...counts.values()].reduce((sum, n) => sum + n, 0);
+    return new Map([...counts].map(([stem, n]) => [stem, n / Math.max(total, 1)]));
+  }
+
+  /**
+   * Natural logarithm of P(words | cause) ÷ P(words on any call), for each id asked for; 0 for an id that is no cause of the edition.
+   * A word no cause uses counts for nothing, so words of no account leave the odds alone.
+   */
+  logRatios(text: string, causeIds: readonly string[]): Float64Array {
+    const stems = [...new Set(this.stems(text))].filter((stem) => this.general.has(stem));
+    return Float64Array.from(causeIds, (id) => {
+      const shares = this.causes.get(id);
+      if (!shares) return 0;
+      const sum = stems.reduce((total, stem) => {
+        const ratio = (shares.get(stem) ?? 0) / (this.general.get(stem) ?? 1);
+        return total + Math.log(1 - ABOUT_THE_CAUSE + ABOUT_THE_CAUSE * ratio);
+      }, 0);
+      return Math.max(-MOST, Math.min(MOST, TEMPER * sum));
+    });
+  }
+}
