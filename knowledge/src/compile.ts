@@ -23,6 +23,7 @@ import {
   familyRow,
   findingRow,
   formRow,
+  heardRow,
   lexiconFile,
   plantRow,
   schoolRow,
@@ -93,6 +94,7 @@ interface Shared {
   options: Map<string, SharedOptionRow>;
   windows: Map<string, z.infer<typeof sharedWindowRow>>;
   actives: Map<string, z.infer<typeof activeRow>>;
+  heard: Map<string, z.infer<typeof heardRow>>;
 }
 
 function activesOf(ids: readonly string[], shared: Shared, say: (text: string) => void): string[] {
@@ -172,6 +174,7 @@ function toCause(placed: Placed<CauseRow>, forms: Map<string, FormRow>, shared: 
   const say = (text: string) => void complaints.push({ ...placed.place, level: 'error', text: `${placed.id}: ${text}` });
   const row = overForm(placed, forms, say);
   if (!row) return null;
+  const heard = row.heard ?? shared.heard.get(row.id)?.heard;
   const windows = [...Object.entries(row.windows), ...windowsUsed(row, shared.options, shared.windows)];
   return {
     id: row.id,
@@ -180,6 +183,7 @@ function toCause(placed: Placed<CauseRow>, forms: Map<string, FormRow>, shared: 
     also: row.also,
     kind: row.kind,
     story: row.story.trim(),
+    ...(heard ? { heard: heard.split(';').map((phrase) => phrase.trim()) } : {}),
     commonness: row.common,
     hosts: { include: row.hosts as Cause['hosts']['include'], exclude: row['not-hosts'] as HostSelector[] },
     climates: row.climates,
@@ -288,10 +292,12 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const findings = withDesk(root, 'findings', findingRow, desk, complaints);
   const causes = withDesk(root, 'causes', causeRow, desk, complaints);
   const forms = byId(readFolder(root, 'forms.yaml', formRow, complaints));
+  const heard = readFolder(root, 'heard.yaml', heardRow, complaints);
   const shared: Shared = {
     options: byId(readFolder(root, 'options.yaml', sharedOptionRow, complaints)),
     windows: byId(readFolder(root, 'windows.yaml', sharedWindowRow, complaints)),
     actives: byId(readFolder(root, 'actives.yaml', activeRow, complaints)),
+    heard: byId(heard),
   };
   const careForms = byId(readFolder(root, 'care-forms.yaml', careFormRow, complaints));
   const families = readFolder(root, 'families.yaml', familyRow, complaints);
@@ -311,6 +317,9 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const digest = createHash('sha256').update(JSON.stringify(contents)).digest('hex').slice(0, 8);
   const placesOf = (rows: Placed<{ id: string }>[]) => new Map(rows.map((row) => [row.id, row.place]));
   const places = { causes: placesOf(causes), plants: placesOf(plants), findings: placesOf(findings) };
+  const known = new Set(causes.map((row) => row.id));
+  for (const row of heard)
+    if (!known.has(row.id)) complaints.push({ ...row.place, level: 'error', text: `callers' words for "${row.id}", which is no cause` });
   for (const [kind, rows] of Object.entries({ plant: plants, finding: findings, cause: causes })) {
     const seen = new Map<string, Place>();
     for (const row of rows) {

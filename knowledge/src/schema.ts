@@ -187,6 +187,8 @@ export const causeRow = z.strictObject({
   also: words,
   common: commonness,
   story: z.string().min(40),
+  /** How callers put it, in phrases of their own; stands in heard.yaml for the shipped causes. */
+  heard: z.string().optional(),
   hosts: z.union([hostShorthand, z.array(weightedSelector).min(1)]),
   'not-hosts': z.union([excludedShorthand, z.array(selector)]).default([]),
   climates: z.array(z.enum(CLIMATES)).default([]),
@@ -197,6 +199,9 @@ export const causeRow = z.strictObject({
   ...provenance,
   ...sharedByForm,
 });
+
+/** How callers put a cause, phrases parted by `;` or commas. */
+export const heardRow = z.strictObject({ id, heard: z.string().min(20) });
 
 export const careTopicRow = z.strictObject({ id, name: z.string(), words: z.array(z.string()).min(1) });
 export const sourceRow = z.strictObject({ id, cite: z.string() });
