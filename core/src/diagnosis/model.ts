@@ -33,7 +33,7 @@ export interface DiagnosticModel {
   logPrior: Float64Array;
   findings: ModelFinding[];
   findingIndex: Map<string, number>;
-  /** Natural log of P(words | cause) ÷ P(words on any call), by cause, for words that no phrase could place. */
+  /** Natural log of P(words | cause) ÷ P(words on any call), by cause, for the way a thing was put. */
   wording?: (text: string) => Float64Array;
 }
 

@@ -71,7 +71,7 @@ export interface Term {
   log: Float64Array;
 }
 
-/** The terms of the posterior: one for each finding read, one for all words that no phrase could place. */
+/** The terms of the posterior: one for each finding read, one for the wording as a whole. */
 export function termsOf(model: DiagnosticModel, readings: readonly Reading[]): Term[] {
   const terms = [...byFinding(model, readings)].map(
     ([finding, reports]): Term => ({ finding, reports, log: findingLogLikelihood(model, finding, reports) }),

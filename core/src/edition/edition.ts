@@ -268,5 +268,5 @@ export interface Edition {
 
 export const UNLISTED = 'unlisted';
 
-/** Stands where a finding's id would, for words that no phrase could place: the reading's answer is the words themselves. */
+/** Stands where a finding's id would, for the way a thing was put: the reading's answer is the caller's words themselves. */
 export const WORDING = 'wording';

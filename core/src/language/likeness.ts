@@ -9,10 +9,10 @@ type Shares = Map<string, number>;
 const WEIGHT = { heard: 6, answer: 2, phrase: 0.5, story: 1, reply: 0.6, worth: 0.4 } as const;
 /** Share of a caller's words taken to be about the cause; the rest could be said on any call (Jelinek & Mercer 1980). */
 const ABOUT_THE_CAUSE = 0.35;
-/** Words of one sentence are not independent: each counts for this much of its own weight. */
-const TEMPER = 0.7;
-/** Natural logarithm of the most that one way of putting it may count for: thirty to one. */
-const MOST = Math.log(30);
+/** Words of one sentence are not independent, and some were read as findings too: each counts for this much of its own weight. */
+const TEMPER = 0.5;
+/** Natural logarithm of what the way of putting it may count for at the very most; nearer to it, each word adds less. */
+const MOST = Math.log(300);
 
 /** The words a phrase pattern asks for, classes left out: they are in the answer's own text. */
 const patternWords = (pattern: string): string =>
@@ -22,8 +22,7 @@ const patternWords = (pattern: string): string =>
     .trim();
 
 /**
- * How like the words of a caller are to what is known of each cause, for words that no phrase could place. A unigram language model for
- * each cause, mixed with that of all causes together (Ponte & Croft 1998; smoothing of Jelinek & Mercer 1980).
+ * How like the words of a caller are to what is known of each cause: what phrases miss still counts. A unigram language model for each cause, mixed with that of all causes together (Ponte & Croft 1998; smoothing of Jelinek & Mercer 1980).
  */
 export class Likeness {
   private readonly causes = new Map<string, Shares>();
@@ -80,7 +79,7 @@ export class Likeness {
         const ratio = (shares.get(stem) ?? 0) / (this.general.get(stem) ?? 1);
         return total + Math.log(1 - ABOUT_THE_CAUSE + ABOUT_THE_CAUSE * ratio);
       }, 0);
-      return Math.max(-MOST, Math.min(MOST, TEMPER * sum));
+      return MOST * Math.tanh((TEMPER * sum) / MOST);
     });
   }
 }

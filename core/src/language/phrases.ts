@@ -4,13 +4,15 @@ import { stemOf, type Token } from './tokens.ts';
 /**
  * A phrase pattern: terms that must all occur near each other, in any order. A term is a word, `a|b` alternatives,
  * `{class}` from the lexicon, `word*` for a beginning, or `word!` for exactly that form. A leading `=` asks for the
- * words in just that order with nothing between.
+ * words in just that order with nothing between; a leading `~` for that order with at most a small word or two between.
  */
 export interface Phrase<T> {
   terms: Term[];
-  adjacent: boolean;
+  nearness: Nearness;
   value: T;
 }
+
+type Nearness = 'adjacent' | 'close' | 'loose';
 
 interface Term {
   stems: Set<string>;
@@ -43,15 +45,15 @@ function compileTerm(text: string, lexicon: Lexicon): Term {
 
 /** @throws RangeError for a word class the lexicon does not have */
 export function compilePhrase<T>(pattern: string, value: T, lexicon: Lexicon): Phrase<T> {
-  const adjacent = pattern.startsWith('=');
+  const nearness: Nearness = pattern.startsWith('=') ? 'adjacent' : pattern.startsWith('~') ? 'close' : 'loose';
   const terms = pattern
-    .replace(/^=/, '')
+    .replace(/^[=~]/, '')
     .toLowerCase()
     .replace(/[-']/g, (c) => (c === '-' ? ' ' : ''))
     .split(/\s+/)
     .filter(Boolean)
     .map((term) => compileTerm(term, lexicon));
-  return { terms, adjacent, value };
+  return { terms, nearness, value };
 }
 
 export interface PhraseMatch<T> {
@@ -73,6 +75,22 @@ function adjacentMatch(phrase: Phrase<unknown>, tokens: readonly Token[], start:
     return token !== undefined && token.clause === tokens[start]?.clause && fits(phrase.terms[i]!, token);
   });
   return ok ? at : null;
+}
+
+/** Small words that may stand between two terms of a close phrase. */
+const MOST_BETWEEN = 2;
+
+function closeMatch(phrase: Phrase<unknown>, tokens: readonly Token[], isSmall: (index: number) => boolean, start: number): number[] | null {
+  const { clause, breath } = tokens[start]!;
+  const at = [start];
+  for (const term of phrase.terms.slice(1)) {
+    let index = at[at.length - 1]! + 1;
+    for (let between = 0; between < MOST_BETWEEN && tokens[index] && !fits(term, tokens[index]!) && isSmall(index); between++) index += 1;
+    const token = tokens[index];
+    if (!token || token.clause !== clause || token.breath !== breath || !fits(term, token)) return null;
+    at.push(index);
+  }
+  return at;
 }
 
 /** Where each token stands when small words count for little. */
@@ -158,15 +176,21 @@ export class PhraseBook<T> {
   /** @param passedOver indexes that count for as little as small words: names of plants between the words of a phrase */
   matches(tokens: readonly Token[], passedOver: ReadonlySet<number> = new Set()): PhraseMatch<T>[] {
     const found: PhraseMatch<T>[] = [];
-    const where = positions(tokens, (token, index) => this.isSmall(token) || passedOver.has(index));
+    const small = tokens.map((token, index) => this.isSmall(token) || passedOver.has(index));
+    const where = positions(tokens, (_, index) => small[index] ?? false);
     tokens.forEach((token, start) => {
       for (const phrase of this.startingAt(token)) {
         if (!fits(phrase.terms[0]!, token)) continue;
-        const at = phrase.adjacent ? adjacentMatch(phrase, tokens, start) : looseMatch(phrase, tokens, where, start);
+        const at =
+          phrase.nearness === 'adjacent'
+            ? adjacentMatch(phrase, tokens, start)
+            : phrase.nearness === 'close'
+              ? closeMatch(phrase, tokens, (i) => small[i] ?? false, start)
+              : looseMatch(phrase, tokens, where, start);
         if (!at) continue;
         const spread = where[at[at.length - 1]!]! - where[at[0]!]! + 1 - at.length;
         const said = at.reduce((sum, index) => sum + this.telling(tokens[index]!), 0);
-        found.push({ value: phrase.value, at, score: said + (phrase.adjacent ? 0.25 : 0) - 0.05 * Math.max(0, spread) });
+        found.push({ value: phrase.value, at, score: said + (phrase.nearness === 'loose' ? 0 : 0.25) - 0.05 * Math.max(0, spread) });
       }
     });
     return found;

@@ -33,11 +33,11 @@ export interface Understanding {
   /** Lengths that were said; one the plant cannot have carries the question to put at once. */
   measurements: Measurement[];
   notUnderstood: string[];
-  /** Words that were affirmed and no phrase could place: weighed by their likeness to each cause, see likeness.ts. */
+  /** The words that were affirmed, without names of plants and causes: weighed by their likeness to each cause, see likeness.ts. */
   wording: string;
 }
 
-/** Everything of it that is evidence: the readings, and the wording of the rest. */
+/** Everything of it that is evidence: the readings, and how it was put. */
 export function evidenceIn({ readings, wording }: Understanding): Reading[] {
   const plain = readings.map(({ finding, answer, channel }): Reading => ({ finding, answer, channel }));
   return wording === '' ? plain : [...plain, { finding: WORDING, answer: wording, channel: 'caller' }];
@@ -56,6 +56,8 @@ function deniedAnswer(finding: Finding, answer: string): string | null {
   return finding.kind === 'pattern' ? null : `not:${answer}`;
 }
 
+/** An answer this much rarer among plants than another to the same finding is the more particular of the two. */
+const PARTICULAR = 0.6;
 const PRONOUNS = new Set(['they', 'them', 'these', 'those']);
 /** Tokens to either side in which an organ is taken to be the one spoken of. */
 const ORGAN_REACH = 8;
@@ -74,6 +76,16 @@ const UNKNOWN_ANSWER =
 
 /** True for talk that answers the question before it rather than telling something new. */
 export const answersQuestion = (say: string): boolean => SAYS_YES.test(say) || SAYS_NO.test(say);
+
+/** What follows a plant's name that is not its fruit: "cherry tree", "apple leaves". */
+const AFTER_HOST = new Set(
+  'tree trees bush bushes plant plants leaf leaves foliage hedge vine vines cactus shrub shrubs branch branches trunk'.split(' '),
+);
+
+/** A name that means the plant as a whole does not speak of its fruit, so no phrase may take it for one. */
+function withoutHostWords(tokens: readonly Token[], namedAt: ReadonlySet<number>): Token[] {
+  return tokens.map((token, i) => (namedAt.has(i) && AFTER_HOST.has(tokens[i + 1]?.word ?? '') ? { ...token, word: '', stem: '' } : token));
+}
 
 /** Causes by the names callers call them; one name may be that of several, such as "rust". */
 function claimable(edition: Edition): Map<string, Cause[]> {
@@ -140,6 +152,10 @@ export class Understander {
     return this.plantNames.resolve(name);
   }
 
+  private share(finding: Finding, answer: string): number {
+    return finding.answers.find(({ id }) => id === answer)?.background ?? 0;
+  }
+
   private tokens(text: string): Token[] {
     const tokens = tokenise(text, this.edition.lexicon.irregular);
     return tokens.map((token) => {
@@ -194,7 +210,8 @@ export class Understander {
         .map((t) => t.text)
         .join(' ');
 
-    const all = this.book.matches(tokens, covered).filter((match) => match.at[match.at.length - 1]! >= saidFrom);
+    const spoken = withoutHostWords(tokens, namedAt);
+    const all = this.book.matches(spoken, covered).filter((match) => match.at[match.at.length - 1]! >= saidFrom);
     const organWords = new Set(Object.values(lexicon.organs).flat());
     /** True when the clause speaks of an organ, but too far from these words to be theirs: "it wilted, and there is sawdust at the stem". */
     const organWordFar = (match: PhraseMatch<Meaning>): boolean => {
@@ -223,6 +240,7 @@ export class Understander {
     const used: PhraseMatch<Meaning>[] = [];
     const care: CareQuestion[] = [];
     const claims: Understanding['claims'] = [];
+    const claimedAt = new Set<number>();
     for (const match of usable) {
       const { value } = match;
       // a longer phrase that holds all of these words has already said what they mean
@@ -239,6 +257,7 @@ export class Understander {
         const named = likeliest(value.causes, host);
         if (named && !claims.some((c) => c.cause === named.id)) claims.push({ cause: named.id, from: said(match.at) });
         match.at.forEach((i) => covered.add(i));
+        match.at.forEach((i) => claimedAt.add(i));
         continue;
       }
       if (value.kind === 'care') {
@@ -256,7 +275,15 @@ export class Understander {
         }
         const same = found.find(({ reading }) => reading.finding === finding.id)?.reading;
         if (same) {
-          if (same.answer !== answer && !same.choices.includes(answer)) same.choices.push(answer);
+          if (same.answer !== answer && !same.choices.includes(answer)) {
+            // "leaves turn yellow but the veins stay green": the more particular of two things said is meant
+            const particular =
+              !answer.startsWith('not:') &&
+              !same.answer.startsWith('not:') &&
+              this.share(finding, answer) < PARTICULAR * this.share(finding, same.answer);
+            same.choices.push(particular ? same.answer : answer);
+            if (particular) Object.assign(same, { answer, from: said(match.at) });
+          }
         } else {
           const unsure = match.at.some((i) => doubted[i]);
           found.push({
@@ -285,7 +312,10 @@ export class Understander {
       measurements: measurementsIn(text, host),
       notUnderstood: this.leftOver(tokens, covered),
       wording: tokens
-        .filter((token, i) => !covered.has(i) && negatedBy[i] === -1 && !this.stopWords.has(token.word) && !this.stopStems.has(token.stem))
+        .filter(
+          (token, i) =>
+            !namedAt.has(i) && !claimedAt.has(i) && negatedBy[i] === -1 && !this.stopWords.has(token.word) && !this.stopStems.has(token.stem),
+        )
         .map((token) => token.word)
         .join(' '),
     };
@@ -335,13 +365,16 @@ export class Understander {
   private inTheLightOf(ask: string, say: string, own: Understanding): Understanding {
     const question = ask.replace(/[.;!?:\n]/g, ' ');
     const together = this.read(`${question} ${say}`, 'caller', this.tokens(question).length);
-    return together.readings.length === 0 ? own : { ...own, readings: together.readings, notUnderstood: together.notUnderstood, wording: together.wording };
+    return together.readings.length === 0
+      ? own
+      : { ...own, readings: together.readings, notUnderstood: together.notUnderstood, wording: together.wording };
   }
 
   /** Reads an answer in the light of its question: "is it sticky?" – "yes, and the floor under it". */
   private readAnswer(ask: string, say: string): Understanding {
     const asked = this.edition.findings.find((finding) => finding.ask === ask || finding.id === ask) ?? null;
-    if (UNKNOWN_ANSWER.test(say)) return { plants: [], host: null, readings: [], claims: [], care: [], measurements: [], notUnderstood: [], wording: '' };
+    if (UNKNOWN_ANSWER.test(say))
+      return { plants: [], host: null, readings: [], claims: [], care: [], measurements: [], notUnderstood: [], wording: '' };
     const own = this.read(say, 'caller');
     const affirmed = SAYS_YES.test(say);
     const denied = !affirmed && SAYS_NO.test(say);
