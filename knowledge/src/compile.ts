@@ -309,7 +309,7 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
     plants: plants.map((row) => toPlant(row, careOf(row, careForms, complaints))),
     findings: findings.map(toFinding),
     causes: causes.flatMap((row) => toCause(row, forms, shared, complaints) ?? []),
-    careTopics: topics.map(({ id, name, words }) => ({ id, name, words })),
+    careTopics: topics.map(({ id, name, verbs, words }) => ({ id, name, verbs, words })),
     lexicon: lexicon ? toLexicon(lexicon) : EMPTY_LEXICON,
     sources: sources.map(({ id, cite }) => ({ id, cite })),
     schools: schools.map(({ id, question, views, ours, mark }) => ({ id, question, views, ours, mark })),

@@ -122,7 +122,13 @@ export class CaseReader {
 }
 
 /** Care topics that speak to each other: a question about pruning also wants to hear which wood flowers. */
-const KIN: Record<string, string[]> = { prune: ['prune', 'flowers-on'], 'flowers-on': ['flowers-on', 'prune'], 'cut-back': ['cut-back', 'prune'] };
+const KIN: Record<string, string[]> = {
+  prune: ['prune', 'flowers-on'],
+  'flowers-on': ['flowers-on', 'prune'],
+  'cut-back': ['cut-back', 'prune'],
+  winter: ['winter', 'hardiness'],
+  hardiness: ['hardiness', 'winter'],
+};
 
 export function careAnswer(plantName: string, care: Record<string, string>, topic: string): { plant: string; topic: string; answer: string }[] {
   return (KIN[topic] ?? [topic]).flatMap((key) => (care[key] ? [{ plant: plantName, topic: key, answer: care[key] }] : []));

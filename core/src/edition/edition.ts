@@ -222,6 +222,8 @@ export interface Plant {
 export interface CareTopic {
   id: string;
   name: string;
+  /** What a caller asks whether, when or how to do. */
+  verbs?: string[];
   words: string[];
 }
 

@@ -2,6 +2,7 @@ import { distance } from 'fastest-levenshtein';
 import { COMMONNESS_VALUES, WORDING, type Cause, type Channel, type Edition, type Finding, type Organ, type Plant } from '../edition/edition.ts';
 import { hostWeight } from '../diagnosis/hosts.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
+import { CareQuestions } from './careQuestions.ts';
 import { measurementsIn, type Measurement } from './measures.ts';
 import { scopesOf } from './negation.ts';
 import { compilePhrase, PhraseBook, type Phrase, type PhraseMatch } from './phrases.ts';
@@ -114,6 +115,7 @@ function likeliest(causes: readonly Cause[], plant: Plant | null): Cause | null 
 /** Turns running talk into plant, readings and questions of care. Built once for an edition, then pure. */
 export class Understander {
   private readonly book: PhraseBook<Meaning>;
+  private readonly careQuestions: CareQuestions;
   private readonly plantNames: PlantNames;
   private readonly stopStems: Set<string>;
   private readonly stopWords: Set<string>;
@@ -130,6 +132,7 @@ export class Understander {
       for (const answer of finding.answers) for (const words of answer.words) add(words, { kind: 'finding', finding, answer: answer.id });
     for (const topic of edition.careTopics) for (const words of topic.words) add(words, { kind: 'care', topic: topic.id });
     for (const [name, causes] of claimable(edition)) add(`=${name}`, { kind: 'claim', causes });
+    this.careQuestions = new CareQuestions(edition.careTopics, lexicon.irregular);
     this.stopWords = new Set(lexicon.stopWords);
     this.stopStems = new Set(lexicon.stopWords.map((word) => stemOf(word, lexicon.irregular)));
     this.book = new PhraseBook(phrases, (token) => this.stopWords.has(token.word));
@@ -301,6 +304,11 @@ export class Understander {
       }
       used.push(match);
       match.at.forEach((i) => covered.add(i));
+    }
+    for (const { topic, from, at } of this.careQuestions.find(tokens)) {
+      if (care.some((c) => c.topic === topic)) continue;
+      care.push({ topic, from });
+      covered.add(at);
     }
     const readings = found.sort((a, b) => a.at - b.at).map(({ reading }) => reading);
     return {
