@@ -82,6 +82,8 @@ export const findingRow = z.strictObject({
   ask: z.string(),
   check: z.string().optional(),
   absent: id.optional(),
+  /** Groups of plants it can be seen on at all. */
+  only: z.array(id).optional(),
   phone: z.number().positive().nullable(),
   table: z.number().positive(),
   reliability: z

@@ -1,4 +1,4 @@
-import type { Cause, HostSelector, HostWeight, Plant } from '../edition/edition.ts';
+import type { Cause, Finding, HostSelector, HostWeight, Plant } from '../edition/edition.ts';
 
 function selects(selector: HostSelector, plant: Plant): boolean {
   if ('any' in selector) return true;
@@ -15,6 +15,10 @@ function narrowness(selector: HostSelector): number {
   if ('group' in selector) return 2;
   return 'family' in selector ? 1 : 0;
 }
+
+/** Whether a finding can be seen on a plant at all: nobody is asked about the lawn of a pear tree. */
+export const canShow = (finding: Pick<Finding, 'only'>, plant: Plant | null): boolean =>
+  finding.only === undefined || plant === null || finding.only.some((group) => plant.groups.includes(group));
 
 /** Chance that an unnamed plant is one of those selected: wide selectors catch more. Elicited. */
 const UNKNOWN_HOST_SHARE = [1, 0.25, 0.35, 0.12, 0.1] as const;

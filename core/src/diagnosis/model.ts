@@ -12,7 +12,7 @@ import {
 } from '../edition/edition.ts';
 import type { Likeness } from '../language/likeness.ts';
 import { northernMonth } from '../season/calendar.ts';
-import { hostWeight } from './hosts.ts';
+import { canShow, hostWeight } from './hosts.ts';
 
 export interface ModelFinding {
   id: string;
@@ -128,7 +128,7 @@ export function modelForSituation(edition: Edition, situation: Situation, likene
       answers: finding.answers.map((answer) => answer.id),
       likelihood,
       background,
-      seconds: situation.setting === 'phone' ? finding.phoneSeconds : finding.tableSeconds,
+      seconds: !canShow(finding, situation.plant) ? null : situation.setting === 'phone' ? finding.phoneSeconds : finding.tableSeconds,
       ...(finding.reliability ? { reliability: finding.reliability } : {}),
     };
   });

@@ -41,8 +41,9 @@ export type Commonness = keyof typeof COMMONNESS_VALUES;
 
 /** Channels, with the default chance that a report through them is a true look at the plant. */
 export const CHANNEL_RELIABILITY = {
-  'caller-unsure': 0.55,
-  caller: 0.82,
+  'caller-unsure': 0.5,
+  // what is told unasked must be seen rightly by them and read rightly by us
+  caller: 0.7,
   'caller-looked': 0.88,
   photo: 0.85,
   'in-hand': 0.95,
@@ -78,6 +79,8 @@ export interface Finding {
   phoneSeconds: number | null;
   tableSeconds: number;
   reliability?: Partial<Record<Channel, number>>;
+  /** Groups of plants it can be seen on at all; left out = any plant. */
+  only?: string[];
 }
 
 export type HostSelector = { any: true } | { family: string } | { genus: string } | { group: string } | { plant: string };

@@ -14,12 +14,9 @@ const TEMPER = 0.5;
 /** Natural logarithm of what the way of putting it may count for at the very most; nearer to it, each word adds less. */
 const MOST = Math.log(300);
 
-/** The words a phrase pattern asks for, classes left out: they are in the answer's own text. */
-const patternWords = (pattern: string): string =>
-  pattern
-    .replace(/\{[^}]*\}/g, ' ')
-    .replace(/[=|!*]/g, ' ')
-    .trim();
+/** The words a phrase pattern asks for; its classes are asked for apart. */
+const patternWords = (pattern: string): string => pattern.replace(/\{[^}]*\}/g, ' ').replace(/[=~|!*]/g, ' ');
+const patternClasses = (pattern: string): string[] => pattern.match(/\{[^}]*\}/g) ?? [];
 
 /**
  * How like the words of a caller are to what is known of each cause: what phrases miss still counts. A unigram language model for each cause, mixed with that of all causes together (Ponte & Croft 1998; smoothing of Jelinek & Mercer 1980).
@@ -28,9 +25,14 @@ export class Likeness {
   private readonly causes = new Map<string, Shares>();
   private readonly general: Shares = new Map();
   private readonly stop: ReadonlySet<string>;
+  /** The word classes a stem belongs to, so that "insects" is like "bugs" and "flopped" like "drooping". */
+  private readonly classesOf = new Map<string, string[]>();
 
   constructor(private readonly edition: Edition) {
     this.stop = new Set(edition.lexicon.stopWords.flatMap((word) => [word, stemOf(word, edition.lexicon.irregular)]));
+    for (const [name, words] of Object.entries(edition.lexicon.classes))
+      for (const stem of new Set(words.map((word) => stemOf(word.replace('!', ''), edition.lexicon.irregular))))
+        this.classesOf.set(stem, [...(this.classesOf.get(stem) ?? []), `{${name}}`]);
     const findings = new Map(edition.findings.map((finding) => [finding.id, finding]));
     for (const cause of edition.causes) this.causes.set(cause.id, this.sharesOf(cause, findings));
     for (const shares of this.causes.values())
@@ -40,7 +42,7 @@ export class Likeness {
   private stems(text: string): string[] {
     return tokenise(text, this.edition.lexicon.irregular)
       .filter(({ stem, word }) => !this.stop.has(word) && !this.stop.has(stem) && stem.length > 2)
-      .map(({ stem }) => stem);
+      .flatMap(({ stem }) => [stem, ...(this.classesOf.get(stem) ?? [])]);
   }
 
   private sharesOf(cause: Cause, findings: ReadonlyMap<string, Finding>): Shares {
@@ -58,7 +60,7 @@ export class Likeness {
         const word = answers[answer.id];
         if (!word || answer.id === finding?.absent || RATE_VALUES[word] < RATE_VALUES.sometimes) continue;
         add(answer.say, WEIGHT.answer * RATE_VALUES[word]);
-        for (const stem of new Set(answer.words.flatMap((pattern) => this.stems(patternWords(pattern)))))
+        for (const stem of new Set(answer.words.flatMap((pattern) => [...this.stems(patternWords(pattern)), ...patternClasses(pattern)])))
           counts.set(stem, (counts.get(stem) ?? 0) + WEIGHT.phrase * RATE_VALUES[word]);
       }
     }

@@ -1,6 +1,6 @@
 import { distance } from 'fastest-levenshtein';
 import { COMMONNESS_VALUES, WORDING, type Cause, type Channel, type Edition, type Finding, type Organ, type Plant } from '../edition/edition.ts';
-import { hostWeight } from '../diagnosis/hosts.ts';
+import { canShow, hostWeight } from '../diagnosis/hosts.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
 import { CareQuestions } from './careQuestions.ts';
 import { measurementsIn, type Measurement } from './measures.ts';
@@ -237,7 +237,12 @@ export class Understander {
       const opening = tokens.filter((token) => token.clause === here.clause).slice(0, 2);
       return match.value.kind === 'finding' && here.asking && WONDERS.test(opening.map((token) => token.word).join(' '));
     };
-    const usable = all.filter((match) => fitsOrgan(match) && !wondering(match)).sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
+    const shownHere = (match: PhraseMatch<Meaning>): boolean => {
+      const { value } = match;
+      if (value.kind !== 'finding' || plants.length === 0) return true;
+      return plants.some(({ plant }) => canShow(value.finding, plant));
+    };
+    const usable = all.filter((match) => fitsOrgan(match) && shownHere(match) && !wondering(match)).sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
 
     const found: { reading: UnderstoodReading; at: number }[] = [];
     const used: PhraseMatch<Meaning>[] = [];
