@@ -175,13 +175,14 @@ function toCause(placed: Placed<CauseRow>, forms: Map<string, FormRow>, shared: 
   const say = (text: string) => void complaints.push({ ...placed.place, level: 'error', text: `${placed.id}: ${text}` });
   const row = overForm(placed, forms, say);
   if (!row) return null;
-  const heard = row.heard ?? shared.heard.get(row.id)?.heard;
+  const callers = shared.heard.get(row.id);
+  const heard = row.heard ?? callers?.heard;
   const windows = [...Object.entries(row.windows), ...windowsUsed(row, shared.options, shared.windows)];
   return {
     id: row.id,
     name: row.name,
     ...(row.latin ? { latin: row.latin } : {}),
-    also: row.also,
+    also: [...new Set([...row.also, ...(callers?.also ?? [])])].filter((name) => name !== row.name),
     kind: row.kind,
     story: row.story.trim(),
     ...(heard ? { heard: heard.split(';').map((phrase) => phrase.trim()) } : {}),

@@ -202,8 +202,8 @@ export const causeRow = z.strictObject({
   ...sharedByForm,
 });
 
-/** How callers put a cause, phrases parted by `;` or commas. */
-export const heardRow = z.strictObject({ id, heard: z.string().min(20) });
+/** How callers put a cause, and what else it is called. */
+export const heardRow = z.strictObject({ id, heard: z.string().min(20), also: words });
 
 /** `verbs` are what a caller asks whether, when or how to do: "should I … cut". */
 export const careTopicRow = z.strictObject({ id, name: z.string(), verbs: z.array(z.string()).default([]), words: z.array(z.string()).min(1) });

@@ -78,7 +78,7 @@ function adjacentMatch(phrase: Phrase<unknown>, tokens: readonly Token[], start:
 }
 
 /** Small words that may stand between two terms of a close phrase. */
-const MOST_BETWEEN = 2;
+const MOST_BETWEEN = 3;
 
 function closeMatch(phrase: Phrase<unknown>, tokens: readonly Token[], isSmall: (index: number) => boolean, start: number): number[] | null {
   const { clause, breath } = tokens[start]!;

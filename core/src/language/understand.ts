@@ -2,6 +2,7 @@ import { distance } from 'fastest-levenshtein';
 import { COMMONNESS_VALUES, WORDING, type Cause, type Channel, type Edition, type Finding, type Organ, type Plant } from '../edition/edition.ts';
 import { canShow, hostWeight } from '../diagnosis/hosts.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
+import { boundTo } from './binding.ts';
 import { CareQuestions } from './careQuestions.ts';
 import { measurementsIn, type Measurement } from './measures.ts';
 import { scopesOf } from './negation.ts';
@@ -237,12 +238,15 @@ export class Understander {
       const opening = tokens.filter((token) => token.clause === here.clause).slice(0, 2);
       return match.value.kind === 'finding' && here.asking && WONDERS.test(opening.map((token) => token.word).join(' '));
     };
+    const bound = boundTo(tokens, lexicon);
+    const leavesBindingsWhole = (match: PhraseMatch<Meaning>): boolean =>
+      match.at.every((i) => bound[i] === -1 || match.at.includes(bound[i]!) || tokens[i]!.clause !== tokens[bound[i]!]!.clause);
     const shownHere = (match: PhraseMatch<Meaning>): boolean => {
       const { value } = match;
       if (value.kind !== 'finding' || plants.length === 0) return true;
       return plants.some(({ plant }) => canShow(value.finding, plant));
     };
-    const usable = all.filter((match) => fitsOrgan(match) && shownHere(match) && !wondering(match)).sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
+    const usable = all.filter((match) => fitsOrgan(match) && leavesBindingsWhole(match) && shownHere(match) && !wondering(match)).sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
 
     const found: { reading: UnderstoodReading; at: number }[] = [];
     const used: PhraseMatch<Meaning>[] = [];
@@ -254,8 +258,8 @@ export class Understander {
       // a longer phrase that holds all of these words has already said what they mean
       const outdone = used.some(
         (other) =>
-          other.at.filter((i) => !namedAt.has(i)).length > match.at.length &&
-          other.score > match.score &&
+          other.at.filter((i) => !namedAt.has(i)).length >= match.at.filter((i) => !namedAt.has(i)).length &&
+          other.score >= match.score &&
           circumstantial(other.value) === circumstantial(value) &&
           match.at.every((i) => other.at.includes(i)),
       );
