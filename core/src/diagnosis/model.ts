@@ -48,7 +48,7 @@ export interface Situation {
 }
 
 /** Share of calls whose cause the edition does not know. Elicited; learning will replace it. */
-export const UNLISTED_PRIOR = 0.05;
+export const UNLISTED_PRIOR = 0.03;
 const OUT_OF_CLIMATE = 0.06;
 const OUT_OF_SEASON = 0.08;
 const NEXT_TO_SEASON = 0.4;
