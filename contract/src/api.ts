@@ -43,7 +43,8 @@ export const newQuestion = z.object({ id: uuid, title: shortText.default('') });
 export const readingBody = z.object({
   id: uuid,
   finding: z.string().min(1).max(80),
-  answer: z.string().min(1).max(80),
+  /** An answer of the finding, "not:ID", "unknown"; of the wording, the words. */
+  answer: z.string().min(1).max(2000),
   channel,
   from: z.string().max(2000).default(''),
   statementId: uuid.nullable().default(null),

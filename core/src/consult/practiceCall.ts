@@ -1,6 +1,7 @@
 import type { Act, Cause, Climate, Edition, Hemisphere } from '../edition/edition.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
-import { evidenceIn, Understander, type Utterance } from '../language/understand.ts';
+import { evidenceIn } from '../language/evidenceIn.ts';
+import { Understander, type Utterance } from '../language/understand.ts';
 import type { IsoDate } from '../season/calendar.ts';
 import { Consultant, type ConsultInput, type Standing } from './consult.ts';
 import { careAnswer } from './diagnoseCase.ts';

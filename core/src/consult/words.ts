@@ -11,7 +11,7 @@ export function likelihoodWord(probability: number): string {
 
 /** A reading in plain words: the finding's name and what was answered. */
 export function readingText(edition: Edition, findingId: string, answer: string): string {
-  if (findingId === WORDING) return `How it was put: ${answer}`;
+  if (findingId === WORDING) return 'How it was put';
   const finding = edition.findings.find((f) => f.id === findingId);
   if (!finding) return `${findingId}: ${answer}`;
   const negated = answer.startsWith('not:');

@@ -1,5 +1,5 @@
 import { distance } from 'fastest-levenshtein';
-import { COMMONNESS_VALUES, WORDING, type Cause, type Channel, type Edition, type Finding, type Organ, type Plant } from '../edition/edition.ts';
+import { COMMONNESS_VALUES, type Cause, type Channel, type Edition, type Finding, type Organ, type Plant } from '../edition/edition.ts';
 import { canShow, hostWeight } from '../diagnosis/hosts.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
 import { boundTo } from './binding.ts';
@@ -37,12 +37,6 @@ export interface Understanding {
   notUnderstood: string[];
   /** The words that were affirmed, without names of plants and causes: weighed by their likeness to each cause, see likeness.ts. */
   wording: string;
-}
-
-/** Everything of it that is evidence: the readings, and how it was put. */
-export function evidenceIn({ readings, wording }: Understanding): Reading[] {
-  const plain = readings.map(({ finding, answer, channel }): Reading => ({ finding, answer, channel }));
-  return wording === '' ? plain : [...plain, { finding: WORDING, answer: wording, channel: 'caller' }];
 }
 
 type Meaning = { kind: 'finding'; finding: Finding; answer: string } | { kind: 'care'; topic: string } | { kind: 'claim'; causes: Cause[] };

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { asc, desc, eq } from 'drizzle-orm';
 import { Consultant, ENGINE_VERSION } from '@sounding/core/consult/consult.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
+import { evidenceIn } from '@sounding/core/language/evidenceIn.ts';
 import { Understander } from '@sounding/core/language/understand.ts';
 import { addDays } from '@sounding/core/season/calendar.ts';
 import type { WeatherSeries } from '@sounding/core/season/weather.ts';
@@ -84,7 +85,7 @@ async function answer(db: Database, setting: Setting, demo: DemoCase, questionId
       asked: typeof utterance === 'string' ? null : utterance.ask,
       saidAt,
     });
-    for (const reading of setting.understander.understand([utterance]).readings) {
+    for (const reading of evidenceIn(setting.understander.understand([utterance]))) {
       const id = randomUUID();
       readingIds.push(id);
       await db.insert(readings).values({
@@ -101,7 +102,7 @@ async function answer(db: Database, setting: Setting, demo: DemoCase, questionId
       });
     }
   }
-  const taken = understanding.readings.map(({ finding, answer: given, channel }) => ({ finding, answer: given, channel }));
+  const taken = evidenceIn(understanding);
   const whole = station ? setting.weather.get(station.id) : undefined;
   const weather = whole ? { ...whole, days: whole.days.filter((day) => day.on <= date) } : null;
   const standing = setting.consultant.consult({

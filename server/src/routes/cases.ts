@@ -13,7 +13,7 @@ import {
   withdrawal,
   type ReadingBody,
 } from '@sounding/contract/api.ts';
-import type { Edition } from '@sounding/core/edition/edition.ts';
+import { WORDING, type Edition } from '@sounding/core/edition/edition.ts';
 import { listCases, readCase } from '../db/caseReader.ts';
 import {
   addReading,
@@ -32,6 +32,7 @@ import { ApiError } from '../problems.ts';
 
 /** A reading must speak of a finding and an answer somebody has defined. */
 function requireKnown(edition: Edition, reading: ReadingBody, pointer: string): void {
+  if (reading.finding === WORDING) return;
   const finding = edition.findings.find((f) => f.id === reading.finding);
   const fault = !finding
     ? { pointer: `${pointer}/finding`, detail: `"${reading.finding}" is not a finding of edition ${edition.version}` }

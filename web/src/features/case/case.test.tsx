@@ -154,7 +154,8 @@ describe('dock', () => {
     renderInk(
       <Dock
         {...props}
-        heard={{ plants: [], host: null, readings: [], claims: [], care: [], notUnderstood: ['zorble'], careAnswers: [], measurements: [] }}
+        heard={{ plants: [], host: null, readings: [], claims: [], care: [], wording: '',
+          notUnderstood: ['zorble'], careAnswers: [], measurements: [] }}
       />,
     );
     expect(screen.getByText('zorble')).toBeTruthy();

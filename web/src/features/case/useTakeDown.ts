@@ -2,6 +2,7 @@ import { useCallback } from 'react';
 import type { QuestionView, ReadingView } from '@sounding/contract/api.ts';
 import { ENGINE_VERSION, type Standing } from '@sounding/core/consult/consult.ts';
 import type { Finding } from '@sounding/core/edition/edition.ts';
+import { evidenceIn } from '@sounding/core/language/evidenceIn.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 import type { NewWrite } from './useCaseWork.ts';
 
@@ -23,7 +24,7 @@ export function useTakeDown(question: QuestionView, write: (write: NewWrite) => 
   const words = useCallback(
     (said: string, asked: string | null, heard: Heard) => {
       const statementId = crypto.randomUUID();
-      const readings = heard.readings.map(({ finding, answer: given, channel, from }) => ({
+      const readings = evidenceIn(heard).map(({ finding, answer: given, channel, from }) => ({
         id: crypto.randomUUID(),
         finding,
         answer: given,
