@@ -71,6 +71,7 @@ function toFinding(row: FindingRow): Finding {
     ...(row.check ? { check: row.check } : {}),
     answers: entries.map(([id, a]) => ({ id, say: a.say, words: a.words, background: (a.share ?? each) / total })),
     ...(row.absent ? { absent: row.absent } : {}),
+    ...(row.family ? { family: row.family } : {}),
     ...(row.only ? { only: row.only } : {}),
     phoneSeconds: row.phone,
     tableSeconds: row.table,

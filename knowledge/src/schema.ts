@@ -82,6 +82,8 @@ export const findingRow = z.strictObject({
   ask: z.string(),
   check: z.string().optional(),
   absent: id.optional(),
+  /** Findings that see the same thing from several sides share a family. */
+  family: id.optional(),
   /** Groups of plants it can be seen on at all. */
   only: z.array(id).optional(),
   phone: z.number().positive().nullable(),

@@ -3,8 +3,11 @@ import { UNLISTED } from '../edition/edition.ts';
 import { enoughToAnswer, type Enough } from '../diagnosis/enough.ts';
 import { evidenceFor, unexplainedBy, type Evidence } from '../diagnosis/evidence.ts';
 import { modelForSituation, type DiagnosticModel } from '../diagnosis/model.ts';
-import { posterior, type Reading } from '../diagnosis/posterior.ts';
-import { rankQuestions, type RankedQuestion } from '../diagnosis/questions.ts';
+import { contradictions, overturnings, type Overturning } from '../diagnosis/overturn.ts';
+import { findPair, type Pair } from '../diagnosis/pairs.ts';
+import { posteriorOf, termsOf, type Reading } from '../diagnosis/posterior.ts';
+import { rankQuestions, whyAsk, type RankedQuestion, type Reason } from '../diagnosis/questions.ts';
+import { stakesOf } from '../diagnosis/stakes.ts';
 import { Likeness } from '../language/likeness.ts';
 import { soundingLine, type SoundingMark } from '../diagnosis/sounding.ts';
 import { monthOf, type IsoDate } from '../season/calendar.ts';
@@ -43,16 +46,26 @@ export interface Standing {
   sounding: SoundingMark[];
   decision: Decision;
   options: OptionStanding[];
+  /** For the first few questions, in the same order: what they would settle. */
+  reasons: Reason[];
   /** Findings the leader does not account for. */
   unexplained: string[];
+  /** Two causes that explain it better than any one. */
+  pair: Pair | null;
+  /** Findings on which what was reported cannot all be true. */
+  contradictions: string[];
+  /** What would have to be seen for another cause to lead. */
+  overturnings: Overturning[];
 }
 
 /** Raised whenever the same readings and edition could give another standing. */
-export const ENGINE_VERSION = '1.1.0';
+export const ENGINE_VERSION = '2.0.0';
 
 const UNLISTED_NAME = 'Something not on our list';
 /** Evidence is worked out for as many candidates as anyone will look at. */
 const WITH_EVIDENCE = 8;
+/** Questions an advisor may leaf through with a reason beside each. */
+const WITH_REASONS = 12;
 /** Below this nobody asks for its dates. */
 const WORTH_DATING = 0.005;
 
@@ -100,32 +113,40 @@ export class Consultant {
   /** The whole standing after the readings given: ranked causes, next questions, decision and dates. */
   consult(input: ConsultInput): Standing {
     const model = this.model(input);
-    const probabilities = posterior(model, input.readings);
+    const terms = termsOf(model, input.readings);
+    const probabilities = posteriorOf(model, terms);
     const season: SeasonContext = { date: input.date, climate: input.climate, hemisphere: input.hemisphere, weather: input.weather };
     const order = [...model.causes.keys()].sort((a, b) => (probabilities[b] ?? 0) - (probabilities[a] ?? 0));
+    const acts = new Map(model.causes.map((id, c) => [id, this.rightAct(id, probabilities[c] ?? 0, season)]));
     const candidates = order.map((c, rank): Candidate => {
       const id = model.causes[c] ?? UNLISTED;
       const cause = this.causes.get(id);
-      const probability = probabilities[c] ?? 0;
       return {
         cause: id,
         name: cause?.name ?? UNLISTED_NAME,
         ...(cause?.latin ? { latin: cause.latin } : {}),
         also: cause?.also ?? [],
         kind: cause?.kind ?? 'unlisted',
-        probability,
-        act: !cause ? 'refer' : probability > WORTH_DATING ? actOf(cause, this.optionsOf(cause, season)) : 'leave',
-        evidence: rank < WITH_EVIDENCE ? evidenceFor(model, input.readings, id) : [],
+        probability: probabilities[c] ?? 0,
+        act: acts.get(id) ?? 'refer',
+        evidence: rank < WITH_EVIDENCE ? evidenceFor(model, terms, id) : [],
       };
     });
     const answered = new Set([...input.readings.map((r) => r.finding), ...input.unanswered]);
-    const questions = rankQuestions(model, probabilities, answered, input.setting === 'phone' ? 'caller-looked' : 'in-hand');
+    const channel = input.setting === 'phone' ? 'caller-looked' : 'in-hand';
+    const stakes = stakesOf(
+      model.causes,
+      (id) => ({ act: acts.get(id) ?? 'refer', notifiable: this.causes.get(id)?.notifiable ?? false }),
+      this.edition.losses,
+    );
+    const questions = rankQuestions(model, probabilities, answered, channel, stakes);
     const leader = candidates[0];
     const leading = (leader && this.causes.get(leader.cause)) ?? null;
     const options = leading ? this.optionsOf(leading, season) : [];
     return {
       candidates,
       questions,
+      reasons: questions.slice(0, WITH_REASONS).map((q) => whyAsk(model, probabilities, q.finding, channel, stakes)),
       enough: enoughToAnswer(
         candidates.map((c) => ({ probability: c.probability, act: c.act, listed: c.cause !== UNLISTED })),
         questions,
@@ -134,7 +155,18 @@ export class Consultant {
       sounding: soundingLine(model, input.readings),
       decision: input.readings.length === 0 ? NOTHING_SEEN : decide(leading, leader?.probability ?? 0, options),
       options,
-      unexplained: leader ? unexplainedBy(model, input.readings, leader.cause) : [],
+      unexplained: leader ? unexplainedBy(model, terms, leader.cause) : [],
+      pair: findPair(model, terms),
+      contradictions: contradictions(input.readings),
+      overturnings: input.readings.length === 0 ? [] : overturnings(model, probabilities, answered, channel),
     };
+  }
+
+  /** The advice a cause is answered with today; for causes hardly possible, whatever they are answered with as a rule. */
+  private rightAct(id: string, probability: number, season: SeasonContext): Act {
+    const cause = this.causes.get(id);
+    if (!cause) return 'refer';
+    if (probability > WORTH_DATING) return actOf(cause, this.optionsOf(cause, season));
+    return (cause.options.find((option) => option.preferred) ?? cause.options[0])?.act ?? 'leave';
   }
 }

@@ -7,6 +7,8 @@ export type Enough =
 export const STANDS_OUT = 0.85;
 const SAME_ADVICE_SHARE = 0.9;
 const LEAST_USEFUL_BITS = 0.03;
+/** A question that saves less than this of the loss table's points cannot change the advice enough to be worth a caller's time. */
+const LEAST_USEFUL_WORTH = 0.25;
 
 /**
  * Is there enough to answer? Yes when one cause stands out, when everything still likely leads to the same
@@ -27,6 +29,6 @@ export function enoughToAnswer(
     covered += candidate.probability;
     if (covered >= SAME_ADVICE_SHARE && readingCount >= 2) return { enough: true, because: 'same-advice' };
   }
-  const useful = questions.some((question) => question.bits >= LEAST_USEFUL_BITS);
+  const useful = questions.some((question) => question.worth >= LEAST_USEFUL_WORTH || (question.worth === 0 && question.bits >= LEAST_USEFUL_BITS));
   return useful ? { enough: false, because: 'still-open' } : { enough: true, because: 'nothing-left-to-ask' };
 }

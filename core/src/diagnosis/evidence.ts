@@ -1,6 +1,6 @@
 import { WORDING } from '../edition/edition.ts';
 import type { DiagnosticModel } from './model.ts';
-import { allowedAnswers, termsOf, type Reading } from './posterior.ts';
+import { allowedAnswers, type Term } from './posterior.ts';
 
 /** How strongly one finding speaks for or against a cause. */
 export interface Evidence {
@@ -22,10 +22,10 @@ export function evidenceWord(decibans: number): EvidenceWord {
 }
 
 /** Weight of evidence of each finding read so far, for one cause. */
-export function evidenceFor(model: DiagnosticModel, readings: readonly Reading[], causeId: string): Evidence[] {
+export function evidenceFor(model: DiagnosticModel, terms: readonly Term[], causeId: string): Evidence[] {
   const c = model.causes.indexOf(causeId);
   if (c < 0) throw new RangeError(`cause "${causeId}" is not possible here`);
-  return termsOf(model, readings).map(({ finding, reports, log }) => {
+  return terms.map(({ finding, reports, log }) => {
     let others = 0;
     let weight = 0;
     for (let k = 0; k < log.length; k++) {
@@ -47,10 +47,10 @@ const REMARKABLE = 0.25;
 const EXPLAINS_DECIBANS = 2;
 
 /** Findings that the cause does not account for: contrary to it, or remarkable and made no likelier by it. */
-export function unexplainedBy(model: DiagnosticModel, readings: readonly Reading[], causeId: string): string[] {
+export function unexplainedBy(model: DiagnosticModel, terms: readonly Term[], causeId: string): string[] {
   const c = model.causes.indexOf(causeId);
   const out: string[] = [];
-  for (const { finding, reports, log } of termsOf(model, readings)) {
+  for (const { finding, reports, log } of terms) {
     if (!finding) continue; // words nobody could place are shown as such
     // the last cause is *unlisted*, whose likelihoods are the background
     const decibans = (10 * ((log[c] ?? 0) - (log[log.length - 1] ?? 0))) / Math.LN10;

@@ -24,6 +24,9 @@ export interface ModelFinding {
   /** Cost of asking in seconds; null = not to be had through the present channel. */
   seconds: number | null;
   reliability?: Partial<Record<Channel, number>>;
+  family?: string;
+  /** Index of the answer that means "nothing there"; left out where every answer is a state of its own. */
+  absent?: number;
 }
 
 /** A naive Bayes network over plain numbers: edition and fitted data sets are both turned into one. */
@@ -130,6 +133,8 @@ export function modelForSituation(edition: Edition, situation: Situation, likene
       background,
       seconds: !canShow(finding, situation.plant) ? null : situation.setting === 'phone' ? finding.phoneSeconds : finding.tableSeconds,
       ...(finding.reliability ? { reliability: finding.reliability } : {}),
+      ...(finding.family ? { family: finding.family } : {}),
+      ...(finding.absent ? { absent: finding.answers.findIndex((answer) => answer.id === finding.absent) } : {}),
     };
   });
   return {

@@ -1,4 +1,5 @@
 import { CHANNEL_RELIABILITY, WORDING, type Channel } from '../edition/edition.ts';
+import { familyLogRatio } from './families.ts';
 import type { DiagnosticModel, ModelFinding } from './model.ts';
 
 /** One report about one finding. `answer` is an answer id, or "not:ID" when all that is known is what it is not. */
@@ -22,6 +23,22 @@ export function reliabilityOf(finding: ModelFinding, channel: Channel): number {
   return finding.reliability?.[channel] ?? CHANNEL_RELIABILITY[channel];
 }
 
+/** P(reports | truth is answer t), for every answer of a finding. */
+export function perTruth(finding: ModelFinding, reports: readonly Reading[]): Float64Array {
+  const answers = finding.answers.length;
+  const out = new Float64Array(answers).fill(1);
+  for (const report of reports) {
+    const r = reliabilityOf(finding, report.channel);
+    const allowed = allowedAnswers(finding, report.answer);
+    let noise = 0;
+    for (let t = 0; t < answers; t++) if (allowed[t]) noise += finding.background[t] ?? 0;
+    for (let t = 0; t < answers; t++) out[t] = (out[t] ?? 0) * ((allowed[t] ? r : 0) + (1 - r) * noise);
+  }
+  return out;
+}
+
+const safeLog = (x: number): number => Math.log(Math.max(x, Number.MIN_VALUE));
+
 /**
  * log P(reports on one finding | cause), for every cause.
  *
@@ -30,24 +47,21 @@ export function reliabilityOf(finding: ModelFinding, channel: Channel): number {
  * judged together by summing over the one truth behind them, so saying a thing twice does not count as two things.
  */
 export function findingLogLikelihood(model: DiagnosticModel, finding: ModelFinding, reports: readonly Reading[]): Float64Array {
-  const answers = finding.answers.length;
   const causes = model.causes.length;
-  const perTruth = new Float64Array(answers).fill(1);
-  for (const report of reports) {
-    const r = reliabilityOf(finding, report.channel);
-    const allowed = allowedAnswers(finding, report.answer);
-    let noise = 0;
-    for (let t = 0; t < answers; t++) if (allowed[t]) noise += finding.background[t] ?? 0;
-    for (let t = 0; t < answers; t++) perTruth[t] = (perTruth[t] ?? 0) * ((allowed[t] ? r : 0) + (1 - r) * noise);
-  }
+  const truths = perTruth(finding, reports);
   const out = new Float64Array(causes);
-  for (let t = 0; t < answers; t++) {
-    const weight = perTruth[t] ?? 0;
+  for (let t = 0; t < truths.length; t++) {
+    const weight = truths[t] ?? 0;
     const row = t * causes;
     for (let c = 0; c < causes; c++) out[c] = (out[c] ?? 0) + weight * (finding.likelihood[row + c] ?? 0);
   }
-  for (let c = 0; c < causes; c++) out[c] = Math.log(Math.max(out[c] ?? 0, Number.MIN_VALUE));
+  for (let c = 0; c < causes; c++) out[c] = safeLog(out[c] ?? 0);
   return out;
+}
+
+/** The same for plants in general. */
+function generalLogLikelihood(finding: ModelFinding, reports: readonly Reading[]): number {
+  return safeLog(perTruth(finding, reports).reduce((sum, weight, t) => sum + weight * (finding.background[t] ?? 0), 0));
 }
 
 /** Readings gathered by finding, in order of first mention. Unknown findings throw RangeError. */
@@ -69,16 +83,23 @@ export interface Term {
   finding: ModelFinding | null;
   reports: Reading[];
   log: Float64Array;
+  /** The same for plants in general. */
+  general: number;
 }
 
 /** The terms of the posterior: one for each finding read, one for the wording as a whole. */
 export function termsOf(model: DiagnosticModel, readings: readonly Reading[]): Term[] {
   const terms = [...byFinding(model, readings)].map(
-    ([finding, reports]): Term => ({ finding, reports, log: findingLogLikelihood(model, finding, reports) }),
+    ([finding, reports]): Term => ({
+      finding,
+      reports,
+      log: findingLogLikelihood(model, finding, reports),
+      general: generalLogLikelihood(finding, reports),
+    }),
   );
   const worded = readings.filter((reading) => reading.finding === WORDING);
   if (worded.length > 0 && model.wording)
-    terms.push({ finding: null, reports: worded, log: model.wording(worded.map((reading) => reading.answer).join(' . ')) });
+    terms.push({ finding: null, reports: worded, log: model.wording(worded.map((reading) => reading.answer).join(' . ')), general: 0 });
   return terms;
 }
 
@@ -92,16 +113,31 @@ export function normalise(logWeights: Float64Array): Float64Array {
   return out.map((p) => p / sum);
 }
 
+/** Log weights of all causes: the prior, and what the terms say, those of one family together. */
+export function logWeights(model: DiagnosticModel, terms: readonly Term[]): Float64Array {
+  const log = Float64Array.from(model.logPrior);
+  const families = new Map<string, Term[]>();
+  const add = (more: Float64Array): void => {
+    for (let c = 0; c < log.length; c++) log[c] = (log[c] ?? 0) + (more[c] ?? 0);
+  };
+  for (const term of terms) {
+    const family = term.finding?.family;
+    if (family === undefined) add(term.log);
+    else families.set(family, [...(families.get(family) ?? []), term]);
+  }
+  for (const kin of families.values()) add(kin.length === 1 ? kin[0]!.log : familyLogRatio(kin));
+  return log;
+}
+
+/** Posterior from terms that have been worked out already. */
+export const posteriorOf = (model: DiagnosticModel, terms: readonly Term[]): Float64Array => normalise(logWeights(model, terms));
+
 /**
  * Exact posterior over the single causes of a model, *unlisted* among them.
  * @returns probabilities in the order of `model.causes`
  * @throws RangeError for a finding or answer the model does not know
  */
-export function posterior(model: DiagnosticModel, readings: readonly Reading[]): Float64Array {
-  const log = Float64Array.from(model.logPrior);
-  for (const { log: add } of termsOf(model, readings)) for (let c = 0; c < log.length; c++) log[c] = (log[c] ?? 0) + (add[c] ?? 0);
-  return normalise(log);
-}
+export const posterior = (model: DiagnosticModel, readings: readonly Reading[]): Float64Array => posteriorOf(model, termsOf(model, readings));
 
 /** Shannon entropy in bits. */
 export function entropyBits(probabilities: ArrayLike<number>): number {

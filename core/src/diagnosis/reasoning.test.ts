@@ -5,7 +5,7 @@ import { enoughToAnswer } from './enough.ts';
 import { evidenceFor, evidenceWord, unexplainedBy } from './evidence.ts';
 import { fitModel, type CaseTable } from './learn.ts';
 import { modelForSituation } from './model.ts';
-import { entropyBits, posterior, type Reading } from './posterior.ts';
+import { entropyBits, posterior, termsOf, type Reading } from './posterior.ts';
 import { expectedBits, rankQuestions } from './questions.ts';
 import { soundingLine } from './sounding.ts';
 
@@ -45,7 +45,7 @@ describe('evidence', () => {
       ...f,
       likelihood: Float64Array.from(f.answers.flatMap((_, a) => [f.likelihood[a * model.causes.length]!, f.background[a]!])),
     }));
-    const sum = evidenceFor(two, [white, eaten], 'mildew').reduce((s, e) => s + e.decibans, 0);
+    const sum = evidenceFor(two, termsOf(two, [white, eaten]), 'mildew').reduce((s, e) => s + e.decibans, 0);
     const p = posterior(two, [white, eaten])[0]!;
     expect(10 * Math.log10(p / (1 - p)) - 10 * Math.log10(0.3 / 0.7)).toBeCloseTo(sum, 9);
   });
@@ -61,8 +61,8 @@ describe('evidence', () => {
     [-10, 'strongly against'],
   ])('calls %p decibans "%s"', (decibans, word) => expect(evidenceWord(decibans)).toBe(word));
   it('names what the leader leaves unexplained', () => {
-    expect(unexplainedBy(model, [white, eaten], 'beetle')).toEqual(['coating']);
-    expect(unexplainedBy(model, [white], 'mildew')).toEqual([]);
+    expect(unexplainedBy(model, termsOf(model, [white, eaten]), 'beetle')).toEqual(['coating']);
+    expect(unexplainedBy(model, termsOf(model, [white]), 'mildew')).toEqual([]);
   });
 });
 
@@ -78,7 +78,7 @@ describe('sounding line', () => {
 
 describe('enough', () => {
   const candidate = (probability: number, act: 'leave' | 'contact' = 'leave', listed = true) => ({ probability, act, listed });
-  const useful = [{ finding: 'x', bits: 0.5, seconds: 5, bitsPerSecond: 0.1, answerProbabilities: [] }];
+  const useful = [{ finding: 'x', bits: 0.5, worth: 0, seconds: 5, perSecond: 0.1, answerProbabilities: [] }];
   it('is never so before anything was read', () =>
     expect(enoughToAnswer([candidate(0.99)], useful, 0)).toEqual({ enough: false, because: 'no-readings' }));
   it('is so when one cause stands out, at 0.85 and not below', () => {

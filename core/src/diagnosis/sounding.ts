@@ -1,5 +1,5 @@
 import type { DiagnosticModel } from './model.ts';
-import { entropyBits, posterior, type Reading } from './posterior.ts';
+import { entropyBits, posteriorOf, termsOf, type Reading, type Term } from './posterior.ts';
 
 /** One mark on the sounding line: the standing after a reading. */
 export interface SoundingMark {
@@ -27,9 +27,16 @@ function change(model: DiagnosticModel, before: Float64Array, after: Float64Arra
 /** The trail of marks from the surface down, one for each reading in the order they were taken. */
 export function soundingLine(model: DiagnosticModel, readings: readonly Reading[]): SoundingMark[] {
   const marks: SoundingMark[] = [];
-  let before = posterior(model, []);
+  const terms = new Map<string, Term>();
+  let before = posteriorOf(model, []);
   for (let taken = 0; taken <= readings.length; taken++) {
-    const now = taken === 0 ? before : posterior(model, readings.slice(0, taken));
+    const reading = readings[taken - 1];
+    if (reading) {
+      // only the finding spoken of has to be weighed anew
+      const same = readings.slice(0, taken).filter((r) => r.finding === reading.finding);
+      for (const term of termsOf(model, same)) terms.set(reading.finding, term);
+    }
+    const now = reading ? posteriorOf(model, [...terms.values()]) : before;
     let leader = 0;
     for (let c = 1; c < now.length; c++) if ((now[c] ?? 0) > (now[leader] ?? 0)) leader = c;
     marks.push({

@@ -79,6 +79,8 @@ export interface Finding {
   phoneSeconds: number | null;
   tableSeconds: number;
   reliability?: Partial<Record<Channel, number>>;
+  /** Findings of one family see the same thing from several sides and count for less together; see diagnosis/families.ts. */
+  family?: string;
   /** Groups of plants it can be seen on at all; left out = any plant. */
   only?: string[];
 }
@@ -259,6 +261,16 @@ export interface School {
   mark: Mark;
 }
 
+/** Columns of the loss table: the right advice, with a notifiable cause and an unlisted one apart. */
+export const TRUTHS = [...ACTS, 'notifiable', 'unlisted'] as const;
+export type Truth = (typeof TRUTHS)[number];
+
+/** Harm in points, 0 to 100: `advice[given][right]`, and what a wrong name costs by itself. Elicited; a desk may set its own. */
+export interface LossTable {
+  wrongName: number;
+  advice: Record<Act, Record<Truth, number>>;
+}
+
 export interface Edition {
   /** Name of the edition and a digest of its contents, such as "2026.11-3fa9c2". */
   version: string;
@@ -269,6 +281,8 @@ export interface Edition {
   lexicon: Lexicon;
   sources: Source[];
   schools: School[];
+  /** What it costs to advise one thing where another was right. */
+  losses?: LossTable;
 }
 
 export const UNLISTED = 'unlisted';

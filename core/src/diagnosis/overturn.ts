@@ -1,0 +1,56 @@
+import { UNLISTED, type Channel } from '../edition/edition.ts';
+import type { DiagnosticModel } from './model.ts';
+import { reliabilityOf } from './posterior.ts';
+
+/** One thing that, if it were seen, would put another cause first. */
+export interface Overturning {
+  finding: string;
+  answer: string;
+  /** Who would lead then. */
+  cause: string;
+  /** How likely it is to be seen, as things stand. */
+  chance: number;
+}
+
+const SHOWN = 3;
+
+/** The likeliest single observations that would take the lead from the first cause; empty when no single one can. */
+export function overturnings(model: DiagnosticModel, standing: Float64Array, answered: ReadonlySet<string>, channel: Channel): Overturning[] {
+  const causes = model.causes.length;
+  let leader = 0;
+  for (let c = 1; c < causes; c++) if ((standing[c] ?? 0) > (standing[leader] ?? 0)) leader = c;
+  const found: Overturning[] = [];
+  for (const finding of model.findings) {
+    if (answered.has(finding.id) || finding.seconds === null) continue;
+    const r = reliabilityOf(finding, channel);
+    for (const [a, answer] of finding.answers.entries()) {
+      let chance = 0;
+      let best = 0;
+      let most = -1;
+      for (let c = 0; c < causes; c++) {
+        const w = (standing[c] ?? 0) * (r * (finding.likelihood[a * causes + c] ?? 0) + (1 - r) * (finding.background[a] ?? 0));
+        chance += w;
+        if (w > most) [best, most] = [c, w];
+      }
+      const cause = model.causes[best] ?? UNLISTED;
+      if (best !== leader && cause !== UNLISTED) found.push({ finding: finding.id, answer, cause, chance });
+    }
+  }
+  const order = found.sort((x, y) => y.chance - x.chance);
+  // one for each finding: "black streaks" and "brown patches" tell the same story
+  return order.filter((one, i) => order.findIndex((other) => other.finding === one.finding) === i).slice(0, SHOWN);
+}
+
+/** Findings on which the reports cannot all be true. */
+export function contradictions(reports: readonly { finding: string; answer: string }[]): string[] {
+  const plain = new Map<string, Set<string>>();
+  const denied = new Map<string, Set<string>>();
+  for (const { finding, answer } of reports) {
+    const into = answer.startsWith('not:') ? denied : plain;
+    into.set(finding, (into.get(finding) ?? new Set()).add(answer.replace(/^not:/, '')));
+  }
+  return [...plain].flatMap(([finding, answers]) => {
+    const deniedHere = denied.get(finding);
+    return answers.size > 1 || (deniedHere && [...answers].some((answer) => deniedHere.has(answer))) ? [finding] : [];
+  });
+}
