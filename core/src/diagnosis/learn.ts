@@ -1,3 +1,4 @@
+import { answerTable } from './answerTable.ts';
 import type { DiagnosticModel, ModelFinding } from './model.ts';
 
 /** A table of settled cases: one label and one value (or null for a gap) a column. */
@@ -37,7 +38,9 @@ export function fitModel(table: CaseTable, alpha = 1): DiagnosticModel {
       for (let a = 0; a < answers.length; a++) cells[a * causes.length + c]! /= sum;
     }
     const total = background.reduce((s, x) => s + x, 0);
-    return { id, answers, likelihood: cells, background: background.map((x) => x / total), seconds: 1 };
+    const shares = background.map((x) => x / total);
+    const columnOf = (c: number) => answers.map((_, a) => cells[a * causes.length + c] ?? 0);
+    return { id, answers, table: answerTable(answers.length, causes.length, shares, columnOf), background: shares, seconds: 1 };
   });
   const total = table.rows.length + alpha * causes.length;
   return {

@@ -12,13 +12,13 @@ import {
 } from '../edition/edition.ts';
 import type { Likeness } from '../language/likeness.ts';
 import { northernMonth } from '../season/calendar.ts';
+import { answerTable, type AnswerTable } from './answerTable.ts';
 import { canShow, hostWeight } from './hosts.ts';
 
 export interface ModelFinding {
   id: string;
   answers: string[];
-  /** Row a holds P(answer a | cause), one column a cause: index a * causes + c. */
-  likelihood: Float64Array;
+  table: AnswerTable;
   /** P(answer) for plants in general; also what an unlisted cause shows. */
   background: Float64Array;
   /** Cost of asking in seconds; null = not to be had through the present channel. */
@@ -109,6 +109,17 @@ export function silentDistribution(finding: Finding): number[] {
   return finding.answers.map((answer) => (answer.id === finding.absent ? 1 - LEFT_TO_THE_SILENT * unusual : LEFT_TO_THE_SILENT * answer.background));
 }
 
+/** The words of a case are weighed again at every reading; each wording once is enough. */
+function remembering(weigh: (text: string) => Float64Array): (text: string) => Float64Array {
+  const known = new Map<string, Float64Array>();
+  return (text) => {
+    const found = known.get(text) ?? weigh(text);
+    if (known.size > 200) known.clear();
+    known.set(text, found);
+    return found;
+  };
+}
+
 /** Builds the network for one plant, month and climate from the causes possible there, and *unlisted*. */
 export function modelForSituation(edition: Edition, situation: Situation, likeness: Likeness | null = null): DiagnosticModel {
   const weighted = edition.causes.map((cause) => ({ cause, weight: priorWeight(cause, situation) })).filter(({ weight }) => weight > 0);
@@ -119,17 +130,15 @@ export function modelForSituation(edition: Edition, situation: Situation, likene
   const rates = weighted.map(({ cause }) => new Map(cause.rates.map((rate) => [rate.finding, rate.answers])));
   const findings = edition.findings.map((finding): ModelFinding => {
     const background = Float64Array.from(finding.answers, (answer) => answer.background);
-    const silent = silentDistribution(finding);
-    const likelihood = new Float64Array(finding.answers.length * causes.length);
-    for (let c = 0; c < causes.length; c++) {
+    const table = answerTable(background.length, causes.length, silentDistribution(finding), (c) => {
+      if (causes[c] === UNLISTED) return background;
       const mentioned = rates[c]?.get(finding.id);
-      const column = mentioned ? answerDistribution(finding, mentioned) : causes[c] === UNLISTED ? background : silent;
-      for (let a = 0; a < background.length; a++) likelihood[a * causes.length + c] = column[a] ?? 0;
-    }
+      return mentioned ? answerDistribution(finding, mentioned) : null;
+    });
     return {
       id: finding.id,
       answers: finding.answers.map((answer) => answer.id),
-      likelihood,
+      table,
       background,
       seconds: !canShow(finding, situation.plant) ? null : situation.setting === 'phone' ? finding.phoneSeconds : finding.tableSeconds,
       ...(finding.reliability ? { reliability: finding.reliability } : {}),
@@ -142,6 +151,6 @@ export function modelForSituation(edition: Edition, situation: Situation, likene
     logPrior,
     findings,
     findingIndex: new Map(findings.map((f, i) => [f.id, i])),
-    ...(likeness ? { wording: (text: string) => likeness.logRatios(text, causes) } : {}),
+    ...(likeness ? { wording: remembering((text) => likeness.logRatios(text, causes)) } : {}),
   };
 }

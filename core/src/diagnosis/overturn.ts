@@ -1,4 +1,5 @@
 import { UNLISTED, type Channel } from '../edition/edition.ts';
+import { chanceOf } from './answerTable.ts';
 import type { DiagnosticModel } from './model.ts';
 import { reliabilityOf } from './posterior.ts';
 
@@ -13,12 +14,14 @@ export interface Overturning {
 }
 
 const SHOWN = 3;
+/** No single look puts a cause first that is less likely than this. */
+const NEGLIGIBLE = 1e-3;
 
 /** The likeliest single observations that would take the lead from the first cause; empty when no single one can. */
 export function overturnings(model: DiagnosticModel, standing: Float64Array, answered: ReadonlySet<string>, channel: Channel): Overturning[] {
-  const causes = model.causes.length;
+  const live = [...standing.keys()].filter((c) => (standing[c] ?? 0) > NEGLIGIBLE);
   let leader = 0;
-  for (let c = 1; c < causes; c++) if ((standing[c] ?? 0) > (standing[leader] ?? 0)) leader = c;
+  for (const c of live) if ((standing[c] ?? 0) > (standing[leader] ?? 0)) leader = c;
   const found: Overturning[] = [];
   for (const finding of model.findings) {
     if (answered.has(finding.id) || finding.seconds === null) continue;
@@ -27,8 +30,8 @@ export function overturnings(model: DiagnosticModel, standing: Float64Array, ans
       let chance = 0;
       let best = 0;
       let most = -1;
-      for (let c = 0; c < causes; c++) {
-        const w = (standing[c] ?? 0) * (r * (finding.likelihood[a * causes + c] ?? 0) + (1 - r) * (finding.background[a] ?? 0));
+      for (const c of live) {
+        const w = (standing[c] ?? 0) * (r * chanceOf(finding.table, a, c) + (1 - r) * (finding.background[a] ?? 0));
         chance += w;
         if (w > most) [best, most] = [c, w];
       }

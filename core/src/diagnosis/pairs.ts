@@ -1,4 +1,5 @@
 import { UNLISTED } from '../edition/edition.ts';
+import { chanceOf } from './answerTable.ts';
 import type { DiagnosticModel, ModelFinding } from './model.ts';
 import { logWeights, perTruth, type Term } from './posterior.ts';
 
@@ -25,12 +26,12 @@ const ACCOUNTS = 0.92;
  * P(answer | both causes): noisy-OR (Pearl 1988) for every answer that means something is there, both silent for the answer that means
  * nothing is; where every answer is a state of its own, either cause may have set it.
  */
-export function pairDistribution(finding: ModelFinding, c: number, d: number, causes: number): Float64Array {
+export function pairDistribution(finding: ModelFinding, c: number, d: number): Float64Array {
   const n = finding.answers.length;
   const out = new Float64Array(n);
   let sum = 0;
   for (let a = 0; a < n; a++) {
-    const [p, q] = [finding.likelihood[a * causes + c] ?? 0, finding.likelihood[a * causes + d] ?? 0];
+    const [p, q] = [chanceOf(finding.table, a, c), chanceOf(finding.table, a, d)];
     const both = finding.absent === undefined ? (p + q) / 2 : a === finding.absent ? p * q : 1 - (1 - p) * (1 - q);
     out[a] = both;
     sum += both;
@@ -38,11 +39,11 @@ export function pairDistribution(finding: ModelFinding, c: number, d: number, ca
   return out.map((x) => x / sum);
 }
 
-function pairLog(term: Term, c: number, d: number, causes: number): number {
+function pairLog(term: Term, c: number, d: number): number {
   const [x, y] = [term.log[c] ?? 0, term.log[d] ?? 0];
   if (!term.finding) return Math.max(x, y) + Math.log1p(Math.exp(-Math.abs(x - y))) - Math.LN2; // words may be about either
   const truths = perTruth(term.finding, term.reports);
-  const both = pairDistribution(term.finding, c, d, causes);
+  const both = pairDistribution(term.finding, c, d);
   let sum = 0;
   for (let a = 0; a < both.length; a++) sum += (truths[a] ?? 0) * (both[a] ?? 0);
   return Math.log(Math.max(sum, Number.MIN_VALUE));
@@ -68,7 +69,7 @@ export function findPair(model: DiagnosticModel, terms: readonly Term[]): Pair |
   for (const [i, c] of tried.entries()) {
     for (const d of tried.slice(i + 1)) {
       let weight = (model.logPrior[c] ?? 0) + (model.logPrior[d] ?? 0) + Math.log(TOGETHER);
-      for (const term of terms) weight += pairLog(term, c, d, model.causes.length);
+      for (const term of terms) weight += pairLog(term, c, d);
       if (found === null || weight > found.weight) found = { c, d, weight };
     }
   }

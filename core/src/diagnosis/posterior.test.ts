@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import bayes from 'bayesjs';
 import fc from 'fast-check';
+import { answerTable, chanceOf } from './answerTable.ts';
 import { CHANNELS, type Channel } from '../edition/edition.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { modelForSituation, type DiagnosticModel } from './model.ts';
@@ -35,7 +36,7 @@ function byEnumeration(m: DiagnosticModel, readings: Reading[]): number[] {
             const noise = allowed.reduce((s, ok, a) => s + (ok ? finding.background[a]! : 0), 0);
             return (allowed[t] ? rel : 0) + (1 - rel) * noise;
           });
-        return sum + finding.likelihood[t * m.causes.length + c]! * reports.reduce((x, y) => x * y, 1) * truths(k + 1);
+        return sum + chanceOf(finding.table, t, c) * reports.reduce((x, y) => x * y, 1) * truths(k + 1);
       }, 0);
     };
     return Math.exp(m.logPrior[c]!) * truths(0);
@@ -68,7 +69,7 @@ describe('posterior', () => {
         parents: ['cause'],
         cpt: model.causes.map((c, ci) => ({
           when: { cause: c },
-          then: Object.fromEntries(f.answers.map((a, ai) => [a, f.likelihood[ai * model.causes.length + ci]!])),
+          then: Object.fromEntries(f.answers.map((a, ai) => [a, chanceOf(f.table, ai, ci)])),
         })),
       };
       const report = `${f.id}-report`;
@@ -97,7 +98,7 @@ describe('posterior', () => {
         {
           id: 'scan',
           answers: ['positive', 'negative'],
-          likelihood: Float64Array.from([0.8, 0.096, 0.2, 0.904]),
+          table: answerTable(2, 2, [0.5, 0.5], (c) => (c === 0 ? [0.8, 0.2] : [0.096, 0.904])),
           background: Float64Array.from([0.5, 0.5]),
           seconds: 1,
           reliability: { laboratory: 1 },

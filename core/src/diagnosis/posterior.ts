@@ -47,15 +47,18 @@ const safeLog = (x: number): number => Math.log(Math.max(x, Number.MIN_VALUE));
  * judged together by summing over the one truth behind them, so saying a thing twice does not count as two things.
  */
 export function findingLogLikelihood(model: DiagnosticModel, finding: ModelFinding, reports: readonly Reading[]): Float64Array {
-  const causes = model.causes.length;
+  const { speakers, own, silent } = finding.table;
   const truths = perTruth(finding, reports);
-  const out = new Float64Array(causes);
+  const spoken = new Float64Array(speakers.length);
+  let unspoken = 0;
   for (let t = 0; t < truths.length; t++) {
     const weight = truths[t] ?? 0;
-    const row = t * causes;
-    for (let c = 0; c < causes; c++) out[c] = (out[c] ?? 0) + weight * (finding.likelihood[row + c] ?? 0);
+    const row = t * speakers.length;
+    unspoken += weight * (silent[t] ?? 0);
+    for (let s = 0; s < spoken.length; s++) spoken[s] = (spoken[s] ?? 0) + weight * (own[row + s] ?? 0);
   }
-  for (let c = 0; c < causes; c++) out[c] = safeLog(out[c] ?? 0);
+  const out = new Float64Array(model.causes.length).fill(safeLog(unspoken));
+  speakers.forEach((c, s) => (out[c] = safeLog(spoken[s] ?? 0)));
   return out;
 }
 

@@ -1,5 +1,6 @@
 import { ACTS, TRUTHS, type Act, type Channel } from '../edition/edition.ts';
 import { shareOfItsOwn } from './families.ts';
+import { chanceOf, mapColumns, type AnswerTable } from './answerTable.ts';
 import type { DiagnosticModel, ModelFinding } from './model.ts';
 import { entropyBits, reliabilityOf } from './posterior.ts';
 import { bestAdvice, riskOf, type Stakes } from './stakes.ts';
@@ -19,84 +20,135 @@ export interface RankedQuestion {
 
 /** What any question costs besides its own seconds: the turn of talk, the walk to the plant. Keeps trivialities from beating real questions. */
 const OVERHEAD_SECONDS = 20;
-/** Causes less likely than this do not move the worth of a question. */
-const NEGLIGIBLE = 1e-7;
+/** Causes less likely than this are not named as a reason to ask. */
+const NEGLIGIBLE = 1e-4;
 /** Points a bit counts for besides: the tie-break, and what keeps a talk going whose advice is settled but whose name is not. */
 const POINTS_A_BIT = 0.05;
 
-/** Causes that still matter, packed together so that the inner loops run over them alone. */
-interface Live {
-  index: Int32Array;
+/** The standing, looked at once for all questions: what each kind of truth weighs, and the causes from the likeliest down. */
+interface Outlook {
   p: Float64Array;
+  truthOf: Uint8Array;
+  byTruth: Float64Array;
+  total: number;
+  /** Causes by falling probability. */
+  order: Int32Array;
 }
 
-function liveCauses(standing: Float64Array): Live {
-  const index: number[] = [];
-  for (let c = 0; c < standing.length; c++) if ((standing[c] ?? 0) > NEGLIGIBLE) index.push(c);
-  return { index: Int32Array.from(index), p: Float64Array.from(index, (c) => standing[c] ?? 0) };
+function outlookOf(standing: Float64Array, stakes: Stakes | null): Outlook {
+  const truthOf = stakes?.truthOf ?? new Uint8Array(standing.length);
+  const byTruth = new Float64Array(TRUTHS.length);
+  let total = 0;
+  standing.forEach((p, c) => {
+    byTruth[truthOf[c] ?? 0]! += p;
+    total += p;
+  });
+  const order = Int32Array.from(standing.keys()).sort((a, b) => (standing[b] ?? 0) - (standing[a] ?? 0));
+  return { p: standing, truthOf, byTruth, total, order };
 }
 
-/** −q·log2 q from a table fine enough for ranking (error below 1e-5 bit); exact logarithms cost most of the time otherwise. */
-const STEPS = 4096;
-const PLOGP = Float64Array.from({ length: STEPS + 2 }, (_, i) => (i === 0 ? 0 : -(i / STEPS) * Math.log2(i / STEPS)));
-function surprise(q: number): number {
-  if (q < 8 / STEPS) return q > 0 ? -q * Math.log2(q) : 0;
-  const at = q * STEPS;
-  const low = Math.floor(at);
-  return PLOGP[low]! + (at - low) * (PLOGP[low + 1]! - PLOGP[low]!);
+const plogp = (q: number): number => (q > 0 ? -q * Math.log2(q) : 0);
+
+/** H(report | cause) in bits: of each speaker, and of the silent. */
+interface Entropies {
+  own: Float64Array;
+  silent: number;
 }
+/** Kept for each table and reliability: logarithms would cost most of the time. */
+const entropies = new WeakMap<AnswerTable, Map<number, Entropies>>();
 
-/** One question against the standing: mutual information, expected loss afterwards, chance of each answer. */
-class Weigher {
-  private readonly byTruth = new Float64Array(TRUTHS.length);
-  private readonly conditional: Float64Array;
-  private readonly q: Float64Array;
-
-  constructor(
-    private readonly live: Live,
-    private readonly causes: number,
-    private readonly stakes: Stakes | null,
-  ) {
-    this.conditional = new Float64Array(live.index.length);
-    this.q = new Float64Array(live.index.length);
+function entropiesOf(finding: ModelFinding, r: number): Entropies {
+  const { table, background } = finding;
+  const kept = entropies.get(table) ?? new Map<number, Entropies>();
+  entropies.set(table, kept);
+  const known = kept.get(r);
+  if (known) return known;
+  const n = table.speakers.length;
+  const own = new Float64Array(n);
+  let silent = 0;
+  for (let a = 0; a < table.answers; a++) {
+    const noise = (1 - r) * (background[a] ?? 0);
+    silent += plogp(r * (table.silent[a] ?? 0) + noise);
+    for (let s = 0; s < n; s++) own[s] = (own[s] ?? 0) + plogp(r * (table.own[a * n + s] ?? 0) + noise);
   }
+  kept.set(r, { own, silent });
+  return { own, silent };
+}
 
-  /** @param own exponent on the likelihood ratio when kin of the finding have been answered */
-  weigh(finding: ModelFinding, reliability: number, own: number): { bits: number; after: number; marginal: number[] } {
-    const { index, p } = this.live;
-    const n = index.length;
-    const answers = finding.answers.length;
-    const { conditional, q, byTruth, stakes } = this;
-    conditional.fill(0);
-    const marginal = new Array<number>(answers).fill(0);
-    let after = 0;
-    for (let a = 0; a < answers; a++) {
-      const noise = finding.background[a] ?? 0;
-      const row = a * this.causes;
-      let sum = 0;
-      let most = 0;
-      byTruth.fill(0);
-      for (let i = 0; i < n; i++) {
-        const c = index[i]!;
-        let chance = reliability * finding.likelihood[row + c]! + (1 - reliability) * noise;
-        if (own < 1 && noise > 0) chance = noise * (chance / noise) ** own;
-        q[i] = chance;
-        conditional[i]! += surprise(Math.min(1, chance));
-        const w = p[i]! * chance;
-        sum += w;
-        if (stakes) {
-          byTruth[stakes.truthOf[c]!]! += w;
-          if (w > most) most = w;
-        }
-      }
-      marginal[a] = sum;
-      if (stakes) after += bestAdvice(stakes, byTruth).loss + stakes.wrongName * (sum - most);
+interface Weighed {
+  bits: number;
+  /** Expected loss of the best advice once the answer is known. */
+  after: number;
+  marginal: number[];
+}
+
+/** One question against the standing. Only causes that speak of the finding are gone through; the silent move together. */
+function weigh(finding: ModelFinding, r: number, outlook: Outlook, stakes: Stakes | null, scratch: Float64Array): Weighed {
+  const { table, background } = finding;
+  const { speakers, own, placeOf } = table;
+  const { p, truthOf, order } = outlook;
+  const n = speakers.length;
+  const { own: conditional, silent: silentEntropy } = entropiesOf(finding, r);
+  const quiet = Float64Array.from(outlook.byTruth);
+  let spoken = 0;
+  let inner = 0;
+  for (let s = 0; s < n; s++) {
+    const c = speakers[s]!;
+    const weight = p[c]!;
+    spoken += weight;
+    inner += weight * conditional[s]!;
+    quiet[truthOf[c]!]! -= weight;
+  }
+  inner += (outlook.total - spoken) * silentEntropy;
+  let first = 0; // the likeliest of the silent
+  while (first < order.length && placeOf[order[first]!]! >= 0) first += 1;
+  const likeliestQuiet = first < order.length ? p[order[first]!]! : 0;
+  const marginal: number[] = [];
+  let after = 0;
+  let outer = 0;
+  for (let a = 0; a < table.answers; a++) {
+    const noise = (1 - r) * (background[a] ?? 0);
+    const quietChance = r * (table.silent[a] ?? 0) + noise;
+    const row = a * n;
+    let all = (outlook.total - spoken) * quietChance;
+    let most = likeliestQuiet * quietChance;
+    for (let t = 0; t < scratch.length; t++) scratch[t] = Math.max(0, quiet[t]!) * quietChance;
+    for (let s = 0; s < n; s++) {
+      const c = speakers[s]!;
+      const w = p[c]! * (r * own[row + s]! + noise);
+      all += w;
+      scratch[truthOf[c]!]! += w;
+      if (w > most) most = w;
     }
-    let inner = 0;
-    for (let i = 0; i < n; i++) inner += p[i]! * conditional[i]!;
-    const outer = marginal.reduce((h, m) => h + surprise(Math.min(1, m)), 0);
-    return { bits: Math.max(0, outer - inner), after, marginal };
+    marginal.push(all);
+    outer += plogp(all);
+    if (stakes) after += bestAdvice(stakes, scratch).loss + stakes.wrongName * (all - most);
   }
+  return { bits: Math.max(0, outer - inner), after, marginal };
+}
+
+/** The finding as it still speaks when kin of it have been answered: likelihood ratios against the background to the power of `own`. */
+function tempered(finding: ModelFinding, own: number): ModelFinding {
+  const { background } = finding;
+  const table = mapColumns(finding.table, (column) => {
+    const powered = column.map((chance, a) => {
+      const general = background[a] ?? 0;
+      return general > 0 ? general * (chance / general) ** own : 0;
+    });
+    const sum = powered.reduce((total, x) => total + x, 0);
+    return powered.map((x) => x / (sum || 1));
+  });
+  return { ...finding, table };
+}
+
+/** Kept so that a finding whose kin were answered is worked out once a model. */
+const temperedFindings = new WeakMap<ModelFinding, ModelFinding>();
+
+function asItStillSpeaks(finding: ModelFinding, kinAnswered: boolean): ModelFinding {
+  if (!kinAnswered) return finding;
+  const known = temperedFindings.get(finding) ?? tempered(finding, shareOfItsOwn(true));
+  temperedFindings.set(finding, known);
+  return known;
 }
 
 /** Mutual information between the cause and the report on one finding, in bits: H(report) − Σ p(c)·H(report | c). Exact. */
@@ -109,7 +161,7 @@ export function expectedBits(finding: ModelFinding, standing: Float64Array, chan
     const p = standing[c] ?? 0;
     let h = 0;
     for (let a = 0; a < marginal.length; a++) {
-      const q = r * (finding.likelihood[a * causes + c] ?? 0) + (1 - r) * (finding.background[a] ?? 0);
+      const q = r * chanceOf(finding.table, a, c) + (1 - r) * (finding.background[a] ?? 0);
       marginal[a] = (marginal[a] ?? 0) + p * q;
       if (q > 0) h -= q * Math.log2(q);
     }
@@ -130,14 +182,15 @@ export function rankQuestions(
   channel: Channel = 'caller-looked',
   stakes: Stakes | null = null,
 ): RankedQuestion[] {
-  const weigher = new Weigher(liveCauses(standing), model.causes.length, stakes);
+  const outlook = outlookOf(standing, stakes);
+  const scratch = new Float64Array(TRUTHS.length);
   const risk = stakes ? riskOf(stakes, standing) : 0;
   const families = new Set(model.findings.flatMap((finding) => (finding.family && answered.has(finding.id) ? [finding.family] : [])));
   const ranked: RankedQuestion[] = [];
   for (const finding of model.findings) {
     if (finding.seconds === null || answered.has(finding.id)) continue;
-    const own = shareOfItsOwn(finding.family !== undefined && families.has(finding.family));
-    const { bits, after, marginal } = weigher.weigh(finding, reliabilityOf(finding, channel), own);
+    const spoken = asItStillSpeaks(finding, finding.family !== undefined && families.has(finding.family));
+    const { bits, after, marginal } = weigh(spoken, reliabilityOf(finding, channel), outlook, stakes, scratch);
     const worth = stakes ? Math.max(0, risk - after) : 0;
     const gain = stakes ? worth + POINTS_A_BIT * bits : bits;
     ranked.push({
@@ -168,23 +221,30 @@ export function whyAsk(model: DiagnosticModel, standing: Float64Array, findingId
   const finding = model.findings[model.findingIndex.get(findingId) ?? -1];
   if (!finding) return { splits: [], changes: null };
   const r = reliabilityOf(finding, channel);
-  const causes = model.causes.length;
-  const adviceAt = (weights: Float64Array): Act => {
-    const byTruth = new Float64Array(TRUTHS.length);
-    weights.forEach((w, c) => (byTruth[stakes.truthOf[c] ?? 0]! += w));
-    return bestAdvice(stakes, byTruth).act;
+  const live = [...standing.keys()].filter((c) => (standing[c] ?? 0) > NEGLIGIBLE);
+  const byTruth = new Float64Array(TRUTHS.length);
+  /** Leader and best advice when the live causes are weighted by these chances. */
+  const outcome = (chance: (c: number) => number) => {
+    byTruth.fill(0);
+    let all = 0;
+    let leader = 0;
+    let most = -1;
+    for (const c of live) {
+      const w = standing[c]! * chance(c);
+      all += w;
+      byTruth[stakes.truthOf[c]!]! += w;
+      if (w > most) [leader, most] = [c, w];
+    }
+    return { chance: all, leader: model.causes[leader] ?? '', act: bestAdvice(stakes, byTruth).act };
   };
   const outcomes = finding.answers
-    .map((answer, a) => {
-      const weights = standing.map((p, c) => p * (r * (finding.likelihood[a * causes + c] ?? 0) + (1 - r) * (finding.background[a] ?? 0)));
-      const chance = weights.reduce((sum, w) => sum + w, 0);
-      let leader = 0;
-      for (let c = 1; c < causes; c++) if ((weights[c] ?? 0) > (weights[leader] ?? 0)) leader = c;
-      return { answer, chance, leader: model.causes[leader] ?? '', act: adviceAt(weights) };
-    })
+    .map((answer, a) => ({
+      answer,
+      ...outcome((c) => r * chanceOf(finding.table, a, c) + (1 - r) * (finding.background[a] ?? 0)),
+    }))
     .filter(({ chance }) => chance >= WORTH_NAMING)
     .sort((x, y) => y.chance - x.chance);
-  const from = adviceAt(standing);
+  const from = outcome(() => 1).act;
   const turning = outcomes.find(({ act }) => act !== from);
   return {
     splits: [...new Set(outcomes.map(({ leader }) => leader))].slice(0, 2),

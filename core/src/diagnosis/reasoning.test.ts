@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { answerTable, chanceOf } from './answerTable.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { enoughToAnswer } from './enough.ts';
 import { evidenceFor, evidenceWord, unexplainedBy } from './evidence.ts';
@@ -43,7 +44,7 @@ describe('evidence', () => {
     const two = { ...model, causes: ['mildew', 'unlisted'], logPrior: Float64Array.from([Math.log(0.3), Math.log(0.7)]) };
     two.findings = model.findings.map((f) => ({
       ...f,
-      likelihood: Float64Array.from(f.answers.flatMap((_, a) => [f.likelihood[a * model.causes.length]!, f.background[a]!])),
+      table: answerTable(f.answers.length, 2, f.background, (c) => (c === 0 ? f.answers.map((_, a) => chanceOf(f.table, a, 0)) : f.background)),
     }));
     const sum = evidenceFor(two, termsOf(two, [white, eaten]), 'mildew').reduce((s, e) => s + e.decibans, 0);
     const p = posterior(two, [white, eaten])[0]!;
@@ -106,7 +107,7 @@ describe('fitted model', () => {
   };
   it('counts with one added to each cell and leaves gaps out', () => {
     const fitted = fitModel(table);
-    expect(fitted.findings[0]!.likelihood[0]).toBeCloseTo(3 / 4, 12); // two of two, plus one of two
+    expect(chanceOf(fitted.findings[0]!.table, 0, 0)).toBeCloseTo(3 / 4, 12); // two of two, plus one of two
     expect(Math.exp(fitted.logPrior[0]!)).toBeCloseTo(4 / 6, 12);
   });
   it('refuses a table without rows', () => expect(() => fitModel({ ...table, rows: [] })).toThrow(/0 rows/));
@@ -115,7 +116,7 @@ describe('fitted model', () => {
       fc.property(
         fc.array(fc.record({ label: fc.constantFrom('a', 'b'), values: fc.tuple(fc.constantFrom('yes', 'no', null)) }), { minLength: 1 }),
         (rows) => {
-          fitModel({ ...table, rows }).findings[0]!.likelihood.forEach((p) => expect(p).toBeGreaterThan(0));
+          fitModel({ ...table, rows }).findings[0]!.table.own.forEach((p) => expect(p).toBeGreaterThan(0));
         },
       ),
     );

@@ -172,7 +172,8 @@ describe('answers on the keys', () => {
     finding: long.id,
     bits: 1,
     seconds: 5,
-    bitsPerSecond: 0.2,
+    worth: 1,
+    perSecond: 0.2,
     answerProbabilities: long.answers.map((_, i) => (i >= 10 ? 0.1 : 0)),
   };
   it('are all of a short question', () => {
