@@ -3,6 +3,7 @@ import { CHANNEL_RELIABILITY } from '@sounding/core/edition/edition.ts';
 import { Consultant, type ConsultInput } from '@sounding/core/consult/consult.ts';
 import { interview } from '@sounding/core/consult/interview.ts';
 import { answerShares } from '@sounding/core/library/separation.ts';
+import type { Stated } from '@sounding/core/diagnosis/calibration.ts';
 import type { Reading } from '@sounding/core/diagnosis/posterior.ts';
 import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
 import { generator } from '@sounding/core/numbers/random.ts';
@@ -27,6 +28,8 @@ export interface SimulationResult {
   /** Calls about a normal state that ended in a pesticide. */
   normalsSprayed: number;
   questionsACall: number;
+  /** What was said of the first choice, for calibration. */
+  stated: Stated[];
 }
 
 type Draw = () => number;
@@ -124,6 +127,7 @@ export function simulateCallers(edition: Edition, perCause: number, seed: number
   const taken = new Map<string, Map<string, number>>();
   let normalsSprayed = 0;
   let questions = 0;
+  const stated: Stated[] = [];
   for (const cause of edition.causes) {
     for (let n = 0; n < perCause; n++) {
       const caller = new SimulatedCaller(edition, cause, random);
@@ -144,6 +148,7 @@ export function simulateCallers(edition: Edition, perCause: number, seed: number
         three: tally.three + (place >= 0 && place < 3 ? 1 : 0),
       });
       questions += asked.length;
+      stated.push({ probability: standing.candidates[0]!.probability, right: place === 0 });
       const named = standing.candidates[0]!.cause;
       if (place !== 0) {
         const of = taken.get(cause.id) ?? new Map<string, number>();
@@ -167,5 +172,6 @@ export function simulateCallers(edition: Edition, perCause: number, seed: number
       .sort((a, b) => b.share - a.share),
     normalsSprayed,
     questionsACall: questions / total.callers,
+    stated,
   };
 }

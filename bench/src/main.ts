@@ -5,16 +5,26 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import Papa from 'papaparse';
 import { Consultant } from '@sounding/core/consult/consult.ts';
+import { calibrationError, reliability, type Stated } from '@sounding/core/diagnosis/calibration.ts';
 import type { CaseTable } from '@sounding/core/diagnosis/learn.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { Understander } from '@sounding/core/language/understand.ts';
 import { MOST_QUESTIONS, simulateCallers } from './callers.ts';
 import { loadCorpus, scoreCorpus } from './corpus.ts';
-import { crossValidate, loadSoybean, ownOrder, tenFolds } from './soybean.ts';
+import { timesAt } from './scale.ts';
+import {
+  crossValidate,
+  crossValidateOneDependence,
+  loadSoybean,
+  ownOrder,
+  ownOrderOneDependence,
+  stepwiseOneDependence,
+  tenFolds,
+} from './soybean.ts';
 
 const STEPS = 10;
 const SEED = 1980;
-const CALLERS_A_CAUSE = 12;
+const CALLERS_A_CAUSE = 6;
 const WORST = 12;
 const percent = (x: number) => `${(100 * x).toFixed(1)} %`;
 const say = (line: string) => process.stdout.write(`${line}\n`);
@@ -44,25 +54,37 @@ function withR(table: CaseTable, folds: readonly number[]): { nb: number; rpart:
   }
 }
 
+function reliabilityLines(stated: readonly Stated[]): void {
+  say(`  expected calibration error ${calibrationError(stated).toFixed(3)} (aim 0.03); said, was, cases:`);
+  for (const { said, was, cases } of reliability(stated))
+    say(`    ${percent(said).padStart(7)} ${percent(was).padStart(8)} ${String(cases).padStart(6)}  ${'='.repeat(Math.round(was * 40))}`);
+}
+
 function soybean(): void {
   const table = loadSoybean();
   const folds = tenFolds(table, SEED);
-  const ours = crossValidate(table, folds, STEPS);
+  const plain = crossValidate(table, folds, STEPS);
+  const averaged = crossValidateOneDependence(table, folds, SEED);
   say(
-    `soybean disease data (Michalski & Chilausky 1980): ${ours.cases} cases, ${table.columns.length} findings, ${table.labels.length} diseases, 10-fold, seed ${SEED}`,
+    `soybean disease data (Michalski & Chilausky 1980): ${plain.cases} cases, ${table.columns.length} findings, ${table.labels.length} diseases, 10-fold, seed ${SEED}`,
   );
-  say(`  sounding, first choice              ${percent(ours.firstChoice)}   ${ours.microsecondsACase.toFixed(0)} µs a case`);
+  say(`  averaged one-dependence, first choice ${percent(averaged.firstChoice)}   ${averaged.microsecondsACase.toFixed(0)} µs a case`);
+  say(`  one cause, findings independent       ${percent(plain.firstChoice)}   ${plain.microsecondsACase.toFixed(1)} µs a case`);
   const r = withR(table, folds);
   if (r) {
     say(
-      `  R on these splits, naive Bayes      ${percent(r.nb)}   ${r.micros.toFixed(0)} µs a case (${(r.micros / ours.microsecondsACase).toFixed(0)} times ours)`,
+      `  R on these splits, naive Bayes        ${percent(r.nb)}   ${r.micros.toFixed(0)} µs a case (${(r.micros / plain.microsecondsACase).toFixed(0)} times ours, aim 50)`,
     );
-    say(`  R on these splits, rpart            ${percent(r.rpart)}`);
-    say(`  R on these splits, randomForest     ${percent(r.rf)}`);
+    say(`  R on these splits, rpart              ${percent(r.rpart)}`);
+    say(`  R on these splits, randomForest       ${percent(r.rf)}`);
   } else say('  R recorded earlier on other splits: naive Bayes 92.5 %, rpart 93.2 %, randomForest 94.6 %');
-  say(`  own order, 307 fit and 376 judged   ${percent(ownOrder(table))}   (R recorded: naive Bayes 88.3 %, randomForest 93.9 %)`);
-  say(`  after 1…${STEPS} chosen questions         ${ours.afterQuestions.map(percent).join('  ')}`);
+  say(
+    `  own order, 307 fit and 376 judged     ${percent(ownOrderOneDependence(table))} averaged, ${percent(ownOrder(table))} independent   (R recorded: naive Bayes 88.3 %, randomForest 93.9 %)`,
+  );
+  say(`  after 1…${STEPS} chosen questions, independent   ${plain.afterQuestions.map(percent).join('  ')}`);
+  say(`  after 1…6 chosen questions, averaged (folds 1–3)  ${stepwiseOneDependence(table, folds, 6, [0, 1, 2]).map(percent).join('  ')}`);
   say('  (a plain model asking the most informative question: 84 % after 4, 91 % after 5)');
+  reliabilityLines(averaged.stated);
 }
 
 function median(times: number[]): number {
@@ -117,6 +139,7 @@ function simulation(edition: Edition): void {
     say(
       `  ${kind.padEnd(12)} ${String(shares.callers).padStart(5)} callers   first ${percent(shares.first).padStart(7)}   three ${percent(shares.firstThree).padStart(7)}`,
     );
+  reliabilityLines(result.stated);
   say('  worst confusions:');
   for (const { cause, taken, share } of result.confusions.slice(0, WORST)) say(`    ${cause} taken for ${taken}: ${percent(share)}`);
 }
@@ -137,7 +160,28 @@ function corpus(edition: Edition): void {
   }
 }
 
+/** Generated models at four sizes: does the time grow with causes times findings? */
+function scale(): void {
+  say('\ngenerated models: update, ranking of all questions, search for two causes, memory of the tables');
+  const sizes = [
+    [125, 188],
+    [250, 375],
+    [500, 750],
+    [1000, 1500],
+  ] as const;
+  let before: number | null = null;
+  for (const [causes, findings] of sizes) {
+    const t = timesAt(causes, findings);
+    const growth = before === null ? '' : `   ranking ${(t.rankMs / before).toFixed(1)} times the one before, cells 4 times`;
+    say(
+      `  ${String(causes).padStart(5)} × ${String(findings).padStart(4)}   update ${t.updateMs.toFixed(2)} ms   ranking ${t.rankMs.toFixed(1)} ms (${t.overBandwidth.toFixed(0)} times one reading of its tables)   pair ${t.pairMs.toFixed(1)} ms   ${t.megabytes.toFixed(1)} MB${growth}`,
+    );
+    before = t.rankMs;
+  }
+}
+
 soybean();
+scale();
 const edition = loadEdition();
 keystrokes(edition);
 corpus(edition);

@@ -1,8 +1,11 @@
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
+import { BatchDiagnosis } from '@sounding/core/diagnosis/batch.ts';
+import { atTemperature, fitTemperature, type Stated } from '@sounding/core/diagnosis/calibration.ts';
 import { fitModel, type CaseTable } from '@sounding/core/diagnosis/learn.ts';
+import { fitOneDependence } from '@sounding/core/diagnosis/oneDependence.ts';
 import type { DiagnosticModel } from '@sounding/core/diagnosis/model.ts';
-import { posterior, type Reading } from '@sounding/core/diagnosis/posterior.ts';
+import { entropyBits, normalise, posterior, type Reading } from '@sounding/core/diagnosis/posterior.ts';
 import { rankQuestions } from '@sounding/core/diagnosis/questions.ts';
 import { generator, shuffled } from '@sounding/core/numbers/random.ts';
 
@@ -76,9 +79,10 @@ export function crossValidate(table: CaseTable, folds: readonly number[], steps:
   for (let fold = 0; fold < 10; fold++) {
     const model = exact(fitModel({ ...table, rows: table.rows.filter((_, i) => folds[i] !== fold) }));
     const judged = table.rows.filter((_, i) => folds[i] === fold);
-    const all = judged.map((row) => readingsOf(table, row));
+    const batch = new BatchDiagnosis(model, 'laboratory');
+    const all = judged.map((row) => Int16Array.from(row.values, (v, f) => (v === null ? -1 : table.levels[f]!.indexOf(v))));
     const start = process.hrtime.bigint();
-    const named = all.map((readings) => firstChoice(model, readings));
+    const named = all.map((answers) => model.causes[mostLikely(batch.posterior(answers))]);
     nanoseconds += Number(process.hrtime.bigint() - start);
     right += named.filter((label, i) => label === judged[i]!.label).length;
     for (const row of judged) askStepwise(model, table, row, steps).forEach((ok, i) => (stepwise[i]! += ok ? 1 : 0));
@@ -92,4 +96,91 @@ export function ownOrder(table: CaseTable): number {
   const model = exact(fitModel({ ...table, rows: table.rows.slice(0, 307) }));
   const judged = table.rows.slice(307);
   return judged.filter((row) => firstChoice(model, readingsOf(table, row)) === row.label).length / judged.length;
+}
+
+/** Settings of the one-dependence fit: chosen on the training part of the first fold, then left alone. */
+const ONE_DEPENDENCE = { alpha: 0.1, gaps: 'answer' } as const;
+const INNER_FOLDS = 5;
+
+const mostLikely = (log: Float64Array): number => log.reduce((best, x, c) => (x > log[best]! ? c : best), 0);
+
+/** Temperature from folds inside the training part, so that nothing judged is seen. */
+function innerTemperature(table: CaseTable, seed: number): number {
+  const inner = tenFolds(table, seed).map((fold) => fold % INNER_FOLDS);
+  const held = Array.from({ length: INNER_FOLDS }, (_, k) => {
+    const model = fitOneDependence({ ...table, rows: table.rows.filter((_, i) => inner[i] !== k) }, ONE_DEPENDENCE);
+    return table.rows
+      .filter((_, i) => inner[i] === k)
+      .map((row) => ({ log: model.joint(model.encode(row.values)), right: table.labels.indexOf(row.label) }));
+  });
+  return fitTemperature(held.flat());
+}
+
+export interface OneDependenceResult {
+  firstChoice: number;
+  stated: Stated[];
+  microsecondsACase: number;
+}
+
+/** The same folds with averaged one-dependence tables and a temperature fitted inside each training part. */
+export function crossValidateOneDependence(table: CaseTable, folds: readonly number[], seed: number): OneDependenceResult {
+  const stated: Stated[] = [];
+  let nanoseconds = 0;
+  for (let fold = 0; fold < 10; fold++) {
+    const training = { ...table, rows: table.rows.filter((_, i) => folds[i] !== fold) };
+    const model = fitOneDependence(training, ONE_DEPENDENCE);
+    const temperature = innerTemperature(training, seed);
+    for (const row of table.rows.filter((_, i) => folds[i] === fold)) {
+      const start = process.hrtime.bigint();
+      const p = atTemperature(model.joint(model.encode(row.values)), temperature);
+      nanoseconds += Number(process.hrtime.bigint() - start);
+      const first = mostLikely(p);
+      stated.push({ probability: p[first]!, right: table.labels[first] === row.label });
+    }
+  }
+  const right = stated.filter((one) => one.right).length;
+  return { firstChoice: right / stated.length, stated, microsecondsACase: nanoseconds / 1000 / stated.length };
+}
+
+export function ownOrderOneDependence(table: CaseTable): number {
+  const model = fitOneDependence({ ...table, rows: table.rows.slice(0, 307) }, ONE_DEPENDENCE);
+  const judged = table.rows.slice(307);
+  return judged.filter((row) => table.labels[mostLikely(model.joint(model.encode(row.values)))] === row.label).length / judged.length;
+}
+
+/** Which question to put next under the one-dependence tables: least expected entropy of the cause. */
+function nextUnder(model: ReturnType<typeof fitOneDependence>, x: readonly number[]): number {
+  let best = -1;
+  let least = Infinity;
+  x.forEach((value, f) => {
+    if (value >= 0) return;
+    let expected = 0;
+    const joints = Array.from({ length: model.sizes[f]! }, (_, a) => model.joint(x.map((v, g) => (g === f ? a : v))));
+    const top = Math.max(...joints.map((log) => Math.max(...log)));
+    const weights = joints.map((log) => log.reduce((sum, l) => sum + Math.exp(l - top), 0));
+    const all = weights.reduce((a, b) => a + b, 0);
+    joints.forEach((log, a) => (expected += (weights[a]! / all) * entropyBits(normalise(log))));
+    if (expected < least) [best, least] = [f, expected];
+  });
+  return best;
+}
+
+/** First choice after 1, 2, … chosen questions, on the folds named. */
+export function stepwiseOneDependence(table: CaseTable, folds: readonly number[], steps: number, judgedFolds: readonly number[]): number[] {
+  const right = new Array<number>(steps).fill(0);
+  let cases = 0;
+  for (const fold of judgedFolds) {
+    const model = fitOneDependence({ ...table, rows: table.rows.filter((_, i) => folds[i] !== fold) }, ONE_DEPENDENCE);
+    for (const row of table.rows.filter((_, i) => folds[i] === fold)) {
+      const truth = model.encode(row.values);
+      let x = truth.map(() => -1);
+      cases += 1;
+      for (let step = 0; step < steps; step++) {
+        const f = nextUnder(model, x);
+        x = x.map((v, g) => (g === f ? truth[f]! : v));
+        right[step]! += table.labels[mostLikely(model.joint(x))] === row.label ? 1 : 0;
+      }
+    }
+  }
+  return right.map((n) => n / cases);
 }
