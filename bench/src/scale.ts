@@ -60,7 +60,10 @@ export function timesAt(causes: number, findings: number): ScaleTimes {
   const known = termsOf(model, readings.slice(0, 4));
   const stakes = stakesOf(model.causes, (id) => ({ act: ACTS[Number(id.slice(1)) % ACTS.length] ?? 'leave', notifiable: false }));
   const standing = posterior(model, readings.slice(0, 1)); // early in a call, when every cause is still alive
-  const bytes = model.findings.reduce((sum, f) => sum + f.table.own.byteLength + f.table.speakers.byteLength + f.table.placeOf.byteLength + f.background.byteLength, 0);
+  const bytes = model.findings.reduce(
+    (sum, f) => sum + f.table.own.byteLength + f.table.speakers.byteLength + f.table.placeOf.byteLength + f.background.byteLength,
+    0,
+  );
   const rankMs = timed(31, () => void rankQuestions(model, standing, new Set(), 'caller-looked', stakes));
   const readMs = timed(31, () => {
     let sum = 0;

@@ -82,7 +82,7 @@ export function crossValidate(table: CaseTable, folds: readonly number[], steps:
     const batch = new BatchDiagnosis(model, 'laboratory');
     const all = judged.map((row) => Int16Array.from(row.values, (v, f) => (v === null ? -1 : table.levels[f]!.indexOf(v))));
     const start = process.hrtime.bigint();
-    const named = all.map((answers) => model.causes[mostLikely(batch.posterior(answers))]);
+    const named = all.map((answers) => model.causes[mostLikely(batch.logWeights(answers))]);
     nanoseconds += Number(process.hrtime.bigint() - start);
     right += named.filter((label, i) => label === judged[i]!.label).length;
     for (const row of judged) askStepwise(model, table, row, steps).forEach((ok, i) => (stepwise[i]! += ok ? 1 : 0));

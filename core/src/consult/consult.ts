@@ -97,7 +97,11 @@ export class Consultant {
     const key = [input.host, month, input.climate, input.hemisphere, input.setting].join('|');
     const known = this.models.get(key);
     if (known) return known;
-    const model = modelForSituation(this.edition, { plant, month, climate: input.climate, hemisphere: input.hemisphere, setting: input.setting }, this.likeness);
+    const model = modelForSituation(
+      this.edition,
+      { plant, month, climate: input.climate, hemisphere: input.hemisphere, setting: input.setting },
+      this.likeness,
+    );
     this.models.set(key, model);
     return model;
   }

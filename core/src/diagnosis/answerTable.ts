@@ -15,7 +15,12 @@ export interface AnswerTable {
 }
 
 /** @param columnOf the column of a cause, or null when it says nothing of the finding */
-export function answerTable(answers: number, causes: number, silent: ArrayLike<number>, columnOf: (cause: number) => ArrayLike<number> | null): AnswerTable {
+export function answerTable(
+  answers: number,
+  causes: number,
+  silent: ArrayLike<number>,
+  columnOf: (cause: number) => ArrayLike<number> | null,
+): AnswerTable {
   const columns: ArrayLike<number>[] = [];
   const speakers: number[] = [];
   const placeOf = new Int32Array(causes).fill(-1);

@@ -68,8 +68,7 @@ export function fitOneDependence(table: CaseTable, { alpha, gaps }: OneDependenc
       Float64Array.from({ length: C }, (_, c) => {
         const v = c * values + first[f]! + x[f]!;
         let log = Math.log((single[v]! + alpha / (C * sizes[f]!)) / (rowsKnown[f]! + alpha));
-        for (const g of told)
-          if (g !== f) log += Math.log((pair[v * values + first[g]! + x[g]!]! + alpha / sizes[g]!) / (known[v * F + g]! + alpha));
+        for (const g of told) if (g !== f) log += Math.log((pair[v * values + first[g]! + x[g]!]! + alpha / sizes[g]!) / (known[v * F + g]! + alpha));
         return log;
       }),
     );

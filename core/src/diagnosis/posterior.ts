@@ -92,14 +92,12 @@ export interface Term {
 
 /** The terms of the posterior: one for each finding read, one for the wording as a whole. */
 export function termsOf(model: DiagnosticModel, readings: readonly Reading[]): Term[] {
-  const terms = [...byFinding(model, readings)].map(
-    ([finding, reports]): Term => ({
-      finding,
-      reports,
-      log: findingLogLikelihood(model, finding, reports),
-      general: generalLogLikelihood(finding, reports),
-    }),
-  );
+  const terms = [...byFinding(model, readings)].map(([finding, reports]): Term => ({
+    finding,
+    reports,
+    log: findingLogLikelihood(model, finding, reports),
+    general: generalLogLikelihood(finding, reports),
+  }));
   const worded = readings.filter((reading) => reading.finding === WORDING);
   if (worded.length > 0 && model.wording)
     terms.push({ finding: null, reports: worded, log: model.wording(worded.map((reading) => reading.answer).join(' . ')), general: 0 });

@@ -3,7 +3,7 @@ import { shareOfItsOwn } from './families.ts';
 import { chanceOf, mapColumns, type AnswerTable } from './answerTable.ts';
 import type { DiagnosticModel, ModelFinding } from './model.ts';
 import { entropyBits, reliabilityOf } from './posterior.ts';
-import { bestAdvice, riskOf, type Stakes } from './stakes.ts';
+import { bestAdvice, leastLoss, riskOf, type Stakes } from './stakes.ts';
 
 export interface RankedQuestion {
   finding: string;
@@ -89,7 +89,7 @@ function weigh(finding: ModelFinding, r: number, outlook: Outlook, stakes: Stake
   const { p, truthOf, order } = outlook;
   const n = speakers.length;
   const { own: conditional, silent: silentEntropy } = entropiesOf(finding, r);
-  const quiet = Float64Array.from(outlook.byTruth);
+  const quiet = new Float64Array(outlook.byTruth);
   let spoken = 0;
   let inner = 0;
   for (let s = 0; s < n; s++) {
@@ -122,7 +122,7 @@ function weigh(finding: ModelFinding, r: number, outlook: Outlook, stakes: Stake
     }
     marginal.push(all);
     outer += plogp(all);
-    if (stakes) after += bestAdvice(stakes, scratch).loss + stakes.wrongName * (all - most);
+    if (stakes) after += leastLoss(stakes, scratch) + stakes.wrongName * (all - most);
   }
   return { bits: Math.max(0, outer - inner), after, marginal };
 }

@@ -30,7 +30,11 @@ export const truthIndex = (truth: Truth): number => TRUTHS.indexOf(truth);
  * @param causes ids in the order of the model
  * @param rightFor the right advice for a cause, and whether it is notifiable
  */
-export function stakesOf(causes: readonly string[], rightFor: (cause: string) => { act: Act; notifiable: boolean }, table: LossTable = DEFAULT_LOSSES): Stakes {
+export function stakesOf(
+  causes: readonly string[],
+  rightFor: (cause: string) => { act: Act; notifiable: boolean },
+  table: LossTable = DEFAULT_LOSSES,
+): Stakes {
   const loss = new Float64Array(ACTS.length * TRUTHS.length);
   ACTS.forEach((given, a) => TRUTHS.forEach((right, t) => (loss[a * TRUTHS.length + t] = table.advice[given][right])));
   const truthOf = Uint8Array.from(causes, (cause) => {
@@ -39,6 +43,19 @@ export function stakesOf(causes: readonly string[], rightFor: (cause: string) =>
     return truthIndex(notifiable ? 'notifiable' : act);
   });
   return { truthOf, loss, wrongName: table.wrongName };
+}
+
+/** Expected loss of each advice is a row of the table against the weights of the truths; the least of them. */
+export function leastLoss(stakes: Stakes, byTruth: Float64Array): number {
+  const { loss } = stakes;
+  const n = byTruth.length;
+  let least = Infinity;
+  for (let row = 0; row < loss.length; row += n) {
+    let sum = 0;
+    for (let t = 0; t < n; t++) sum += loss[row + t]! * byTruth[t]!;
+    if (sum < least) least = sum;
+  }
+  return least;
 }
 
 /** The advice with the least expected loss when the truths have these (unnormalised) weights. */

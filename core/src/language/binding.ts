@@ -13,7 +13,8 @@ export function boundTo(tokens: readonly Token[], lexicon: Lexicon): number[] {
     const [here, next] = [tokens[i]!, tokens[i + 1]!];
     if (!colours.has(here.word) || next.clause !== here.clause) continue;
     if (things.has(next.word)) bound[i] = i + 1;
-    else if (colours.has(next.word)) bound[i] = bound[i + 1]!; // "yellow orange spots"
+    else if (colours.has(next.word))
+      bound[i] = bound[i + 1]!; // "yellow orange spots"
     else if (next.word === 'and' && colours.has(tokens[i + 2]?.word ?? '')) bound[i] = bound[i + 2] ?? -1;
   }
   return bound;

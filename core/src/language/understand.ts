@@ -240,7 +240,9 @@ export class Understander {
       if (value.kind !== 'finding' || plants.length === 0) return true;
       return plants.some(({ plant }) => canShow(value.finding, plant));
     };
-    const usable = all.filter((match) => fitsOrgan(match) && leavesBindingsWhole(match) && shownHere(match) && !wondering(match)).sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
+    const usable = all
+      .filter((match) => fitsOrgan(match) && leavesBindingsWhole(match) && shownHere(match) && !wondering(match))
+      .sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
 
     const found: { reading: UnderstoodReading; at: number }[] = [];
     const used: PhraseMatch<Meaning>[] = [];

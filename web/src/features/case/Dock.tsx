@@ -6,7 +6,7 @@ import type { Edition, Finding } from '@sounding/core/edition/edition.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 import { Button, Key } from '../../ui/controls.tsx';
 import { FindingFigure } from '../library/FindingFigure.tsx';
-import { answersShown, percent } from './words.ts';
+import { answersShown, percent, reasonText } from './words.ts';
 
 const Band = styled.section`
   background: ${({ theme }) => theme.deep};
@@ -122,7 +122,7 @@ function Understood({ heard, edition }: { heard: Heard | null; edition: Edition 
       {heard.notUnderstood.length > 0 && (
         <>
           {' '}
-          · not understood: <span className="open">{heard.notUnderstood.join(', ')}</span>
+          · only weighed as wording: <span className="open">{heard.notUnderstood.join(', ')}</span>
         </>
       )}
     </Preview>
@@ -152,7 +152,9 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
   entry,
 ) {
   const { enough } = standing;
-  const question = standing.questions.find((q) => q.finding === finding?.id);
+  const at = standing.questions.findIndex((q) => q.finding === finding?.id);
+  const question = standing.questions[at];
+  const reason = standing.reasons[at];
   return (
     <Band aria-label="Ask">
       {enough.enough && (
@@ -200,7 +202,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
           </Answers>
           <AsItStands>
             {answersShown(finding, question).length < finding.answers.length && 'something else: type it · '}
-            halves the doubt {question.bits.toFixed(1)} times, takes about {question.seconds} s · <Key>↓</Key>
+            {reason && `${reasonText(reason, edition)} · `}about {question.seconds} s · <Key>↓</Key>
             <Key>↑</Key> other questions
             {!enough.enough && (
               <>

@@ -3,6 +3,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { styled } from 'styled-components';
 import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
 import type { Finding } from '@sounding/core/edition/edition.ts';
+import { readingText } from '@sounding/core/consult/words.ts';
 import { answersQuestion } from '@sounding/core/language/understand.ts';
 import { hear, useHeard } from '../../engine/engine.ts';
 import { useAddQuestionMutation } from '../../store/api.ts';
@@ -78,6 +79,12 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const at = mark === null ? taken.length : Math.min(mark, taken.length);
   const shownTaken = useMemo(() => taken.slice(0, at), [taken, at]);
   const shownIds = useMemo(() => new Set(shownTaken.map((r) => r.id)), [shownTaken]);
+  const branches = useMemo(() => {
+    if (!edition) return [];
+    return question.readings
+      .filter((r) => r.withdrawnAt !== null && r.answer !== 'unknown')
+      .map((r) => ({ after: taken.filter((t) => t.takenAt < r.takenAt).length, said: readingText(edition, r.finding, r.answer) }));
+  }, [question.readings, taken, edition]);
   const count = taken.length;
   const stepTo = useCallback((to: number) => setMark(to >= count ? null : Math.max(0, to)), [count]);
   const onQuestion = useCallback((id: string) => setSearch({ q: id }), [setSearch]);
@@ -165,7 +172,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
           shownIds={shownIds}
           onWithdraw={down.withdraw}
         />
-        <SoundingLine marks={standing.sounding} readings={taken} edition={edition} at={at} onStep={stepTo} />
+        <SoundingLine marks={standing.sounding} readings={taken} edition={edition} at={at} branches={branches} onStep={stepTo} />
         <StandingPanel
           standing={shown}
           edition={edition}

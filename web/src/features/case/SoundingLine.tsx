@@ -57,6 +57,12 @@ const Chart = styled.div`
     fill: ${({ theme }) => theme.brass};
     stroke: ${({ theme }) => theme.brass};
   }
+  .branch {
+    stroke: ${({ theme }) => theme.inkSoft};
+    stroke-width: 1.4;
+    stroke-dasharray: 3 2;
+    fill: none;
+  }
   .later {
     opacity: 0.35;
   }
@@ -115,11 +121,13 @@ interface Props {
   edition: Edition;
   /** The mark looked at: number of readings taken by then. */
   at: number;
+  /** Readings taken back, each with how many standing ones had been taken before it: short branches off the line. */
+  branches: readonly { after: number; said: string }[];
   onStep: (taken: number) => void;
 }
 
 /** The trace that sinks as doubt falls. Every mark is a reading; choosing one shows the standing at that moment. */
-export const SoundingLine = memo(function SoundingLine({ marks, readings, edition, at, onStep }: Props) {
+export const SoundingLine = memo(function SoundingLine({ marks, readings, edition, at, branches, onStep }: Props) {
   const chart = useRef<HTMLDivElement>(null);
   const [height, setHeight] = useState(420);
   useLayoutEffect(() => {
@@ -170,6 +178,16 @@ export const SoundingLine = memo(function SoundingLine({ marks, readings, editio
               .map((mark, i) => `${x(at + i)},${y(mark.bits)}`)
               .join(' ')}
           />
+          {branches.map(({ after, said }, i) => {
+            const mark = marks[Math.min(after, marks.length - 1)];
+            if (!mark) return null;
+            const [bx, by] = [x(mark.taken), y(mark.bits)];
+            return (
+              <path key={i} className="branch" d={`M${bx},${by} l-13,11 m-3,-3 l6,6 m0,-6 l-6,6`}>
+                <title>taken back: {said}</title>
+              </path>
+            );
+          })}
           {shown.map((mark, i) => (
             <g key={mark.taken} className={mark.taken > at ? 'later' : ''}>
               <path
@@ -204,7 +222,7 @@ export const SoundingLine = memo(function SoundingLine({ marks, readings, editio
       </Chart>
       <Foot>
         possibilities left; <Key>[</Key>
-        <Key>]</Key> step along
+        <Key>]</Key> step along{branches.length > 0 && `; ${branches.length} taken back`}
       </Foot>
     </Panel>
   );

@@ -90,6 +90,13 @@ const Detail = styled.div`
     margin: 0;
   }
 `;
+const Aside = styled.p`
+  border-left: 3px solid ${({ theme }) => theme.brass};
+  padding: 2px 0 2px 10px;
+  margin: 0 0 8px;
+  font-size: 14.5px;
+  line-height: 1.3;
+`;
 const SHOWN = 5;
 
 function EvidenceList({
@@ -123,6 +130,14 @@ function EvidenceList({
       {candidate === standing.candidates[0] && standing.unexplained.length > 0 && (
         <Pair term="not explained" text={standing.unexplained.map((id) => say(id, undefined)).join('; ')} />
       )}
+      {candidate === standing.candidates[0] &&
+        standing.overturnings.map((o) => (
+          <Pair
+            key={o.finding}
+            term="would overturn"
+            text={`${readingText(edition, o.finding, o.answer)} – then ${(edition.causes.find((c) => c.id === o.cause)?.name ?? o.cause).toLowerCase()}`}
+          />
+        ))}
       {rivals.slice(0, 2).map((like) => (
         <Pair key={like.cause} term="looks like" text={`${edition.causes.find((c) => c.id === like.cause)?.name ?? like.cause}: ${like.say}`} />
       ))}
@@ -136,6 +151,21 @@ function Pair({ term, text }: { term: string; text: string }) {
       <dt>{term}</dt>
       <dd>{text}</dd>
     </>
+  );
+}
+
+/** Two causes at once, when they explain it clearly better than any one. */
+function Both({ pair, edition }: { pair: NonNullable<Standing['pair']>; edition: Edition }) {
+  const name = (id: string) => edition.causes.find((c) => c.id === id)?.name ?? id;
+  const seen = (ids: string[]) => ids.map((id) => edition.findings.find((f) => f.id === id)?.name.toLowerCase() ?? id).join(', ');
+  const times = pair.odds > 50 ? 'far' : `${Math.round(pair.odds)} times`;
+  return (
+    <Aside>
+      <b>
+        Perhaps two at once: {name(pair.causes[0])} and {name(pair.causes[1]).toLowerCase()}
+      </b>{' '}
+      – {times} likelier than any one alone. The first accounts for {seen(pair.explains[0])}, the second for {seen(pair.explains[1])}.
+    </Aside>
   );
 }
 
@@ -188,6 +218,13 @@ export const StandingPanel = memo(function StandingPanel({ standing, edition, ta
           </li>
         ))}
       </List>
+      {standing.pair && <Both pair={standing.pair} edition={edition} />}
+      {standing.contradictions.length > 0 && (
+        <Aside>
+          Reports disagree on {standing.contradictions.map((id) => edition.findings.find((f) => f.id === id)?.name.toLowerCase() ?? id).join(', ')}:
+          all are kept, the better look weighs more.
+        </Aside>
+      )}
       {taken.length === 0 && <p>Before any reading this is what strikes {hostName} here at this time of year. Nothing has been seen yet.</p>}
       {chosen && (taken.length > 0 || chosen !== rows[0]) && (
         <Detail>

@@ -97,7 +97,7 @@ describe('what was said', () => {
 describe('sounding line', () => {
   it('has a step for the surface and each reading, and steps back', async () => {
     const onStep = jest.fn();
-    renderInk(<SoundingLine marks={standing.sounding} readings={taken} edition={smallEdition} at={2} onStep={onStep} />);
+    renderInk(<SoundingLine marks={standing.sounding} readings={taken} edition={smallEdition} at={2} branches={[]} onStep={onStep} />);
     const steps = within(screen.getByRole('region', { name: 'Sounding line' })).getAllByRole('button');
     expect(steps).toHaveLength(3);
     expect(steps[2]!.getAttribute('aria-current')).toBe('step');
@@ -154,8 +154,17 @@ describe('dock', () => {
     renderInk(
       <Dock
         {...props}
-        heard={{ plants: [], host: null, readings: [], claims: [], care: [], wording: '',
-          notUnderstood: ['zorble'], careAnswers: [], measurements: [] }}
+        heard={{
+          plants: [],
+          host: null,
+          readings: [],
+          claims: [],
+          care: [],
+          wording: '',
+          notUnderstood: ['zorble'],
+          careAnswers: [],
+          measurements: [],
+        }}
       />,
     );
     expect(screen.getByText('zorble')).toBeTruthy();

@@ -1,5 +1,5 @@
-import type { RankedQuestion } from '@sounding/core/diagnosis/questions.ts';
-import type { Act, Answer, CauseKind, Channel, Finding } from '@sounding/core/edition/edition.ts';
+import type { RankedQuestion, Reason } from '@sounding/core/diagnosis/questions.ts';
+import { UNLISTED, type Act, type Answer, type CauseKind, type Channel, type Edition, type Finding } from '@sounding/core/edition/edition.ts';
 import type { WindowStanding } from '@sounding/core/season/windows.ts';
 import { sayShortDay } from '../../app/dates.ts';
 
@@ -71,6 +71,15 @@ export function timingText(timing: WindowStanding): string {
     case 'unknown':
       return timing.basis;
   }
+}
+
+/** Why a question is worth the caller's time: which causes it tells apart, and what it could change in the advice. */
+export function reasonText(reason: Reason, edition: Edition): string {
+  const name = (id: string) => (id === UNLISTED ? 'something unlisted' : (edition.causes.find((c) => c.id === id)?.name ?? id).toLowerCase());
+  const [one, other] = reason.splits;
+  const splits = one && other ? `splits ${name(one)} from ${name(other)}` : null;
+  const changes = reason.changes ? `could turn “${ACT_WORDS[reason.changes.from]}” into “${ACT_WORDS[reason.changes.to]}”` : null;
+  return [splits, changes].filter(Boolean).join('; ') || 'makes surer';
 }
 
 /** Answers that fit the dock and the number keys; a caller who says something else is typed in words. */
