@@ -1,5 +1,5 @@
 import type { Act, Cause, CauseKind, Climate, Edition, Hemisphere, Plant } from '../edition/edition.ts';
-import { UNLISTED } from '../edition/edition.ts';
+import { UNLISTED, WORDING } from '../edition/edition.ts';
 import { enoughToAnswer, type Enough } from '../diagnosis/enough.ts';
 import { evidenceFor, unexplainedBy, type Evidence } from '../diagnosis/evidence.ts';
 import { modelForSituation, type DiagnosticModel } from '../diagnosis/model.ts';
@@ -13,7 +13,7 @@ import { soundingLine, type SoundingMark } from '../diagnosis/sounding.ts';
 import { monthOf, type IsoDate } from '../season/calendar.ts';
 import type { SeasonContext } from '../season/windows.ts';
 import type { WeatherSeries } from '../season/weather.ts';
-import { actOf, decide, NOTHING_SEEN, optionStandings, type Decision, type OptionStanding } from '../treatment/decide.ts';
+import { actOf, decide, FIRM, NOTHING_SEEN, optionStandings, type Decision, type OptionStanding } from '../treatment/decide.ts';
 
 /** Everything the engine needs to know of one question of a case. Plain data, so that a record can be replayed. */
 export interface ConsultInput {
@@ -68,6 +68,9 @@ const WITH_EVIDENCE = 8;
 const WITH_REASONS = 12;
 /** Below this nobody asks for its dates. */
 const WORTH_DATING = 0.005;
+
+/** Words alone, without anything read from them, are something to go by only when they point clearly to one cause. */
+const nothingSeen = (readings: readonly Reading[], lead: number): boolean => lead < FIRM && readings.every(({ finding }) => finding === WORDING);
 
 /** Reasons over one edition. Models are kept by situation, so that a reading costs only its own update. */
 export class Consultant {
@@ -157,7 +160,7 @@ export class Consultant {
         input.readings.length,
       ),
       sounding: soundingLine(model, input.readings),
-      decision: input.readings.length === 0 ? NOTHING_SEEN : decide(leading, leader?.probability ?? 0, options),
+      decision: nothingSeen(input.readings, leader?.probability ?? 0) ? NOTHING_SEEN : decide(leading, leader?.probability ?? 0, options),
       options,
       unexplained: leader ? unexplainedBy(model, terms, leader.cause) : [],
       pair: findPair(model, terms),

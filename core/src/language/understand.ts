@@ -248,7 +248,8 @@ export class Understander {
     const used: PhraseMatch<Meaning>[] = [];
     const care: CareQuestion[] = [];
     const claims: Understanding['claims'] = [];
-    const claimedAt = new Set<number>();
+    /** Words of a name given to the trouble, and of a question of care: no word on what is seen. */
+    const asideAt = new Set<number>();
     for (const match of usable) {
       const { value } = match;
       // a longer phrase that holds all of these words has already said what they mean
@@ -265,11 +266,12 @@ export class Understander {
         const named = likeliest(value.causes, host);
         if (named && !claims.some((c) => c.cause === named.id)) claims.push({ cause: named.id, from: said(match.at) });
         match.at.forEach((i) => covered.add(i));
-        match.at.forEach((i) => claimedAt.add(i));
+        match.at.forEach((i) => asideAt.add(i));
         continue;
       }
       if (value.kind === 'care') {
         if (!care.some((c) => c.topic === value.topic)) care.push({ topic: value.topic, from: said(match.at) });
+        match.at.forEach((i) => asideAt.add(i));
       } else {
         const { finding } = value;
         // a phrase that says "no" itself ("never flowered") is not denied again
@@ -314,6 +316,7 @@ export class Understander {
       if (care.some((c) => c.topic === topic)) continue;
       care.push({ topic, from });
       covered.add(at);
+      asideAt.add(at);
     }
     const readings = found.sort((a, b) => a.at - b.at).map(({ reading }) => reading);
     return {
@@ -327,7 +330,7 @@ export class Understander {
       wording: tokens
         .filter(
           (token, i) =>
-            !namedAt.has(i) && !claimedAt.has(i) && negatedBy[i] === -1 && !this.stopWords.has(token.word) && !this.stopStems.has(token.stem),
+            !namedAt.has(i) && !asideAt.has(i) && negatedBy[i] === -1 && !this.stopWords.has(token.word) && !this.stopStems.has(token.stem),
         )
         .map((token) => token.word)
         .join(' '),

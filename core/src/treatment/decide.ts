@@ -75,7 +75,7 @@ export const NOTHING_SEEN: Decision = {
 };
 
 /** A leader below this is a guess: the advice waits for a better look. */
-const FIRM = 0.5;
+export const FIRM = 0.5;
 
 /**
  * Is anything worth doing, and what? The likeliest cause's preferred option if its window allows it, else the gentlest

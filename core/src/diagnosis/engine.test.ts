@@ -1,0 +1,176 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { ACTS, TRUTHS } from '../edition/edition.ts';
+import { smallEdition } from '../testing/smallEdition.ts';
+import { answerTable, chanceOf, mapColumns } from './answerTable.ts';
+import { BatchDiagnosis } from './batch.ts';
+import { modelForSituation, type DiagnosticModel } from './model.ts';
+import { contradictions, overturnings } from './overturn.ts';
+import { findPair, pairDistribution } from './pairs.ts';
+import { posterior, termsOf, type Reading } from './posterior.ts';
+import { rankQuestions, whyAsk } from './questions.ts';
+import { DEFAULT_LOSSES, riskOf, stakesOf } from './stakes.ts';
+
+const model = modelForSituation(smallEdition, { plant: smallEdition.plants[1]!, month: 5, climate: null, hemisphere: 'N', setting: 'table' });
+const reading = (finding: string, answer: string, channel: Reading['channel'] = 'caller-looked'): Reading => ({ finding, answer, channel });
+const acts = { mildew: 'contact', beetle: 'physical', cold: 'leave' } as const;
+const stakes = stakesOf(model.causes, (id) => ({ act: acts[id as keyof typeof acts], notifiable: false }));
+
+describe('answer table', () => {
+  const table = answerTable(2, 3, [0.9, 0.1], (c) => (c === 1 ? [0.2, 0.8] : null));
+  it('gives a speaker its own column and the silent the shared one', () => {
+    expect([0, 1, 2].map((c) => chanceOf(table, 1, c))).toEqual([0.1, 0.8, 0.1]);
+    expect([...table.speakers]).toEqual([1]);
+  });
+  it('maps every column once', () =>
+    expect(
+      [0, 1].map((c) =>
+        chanceOf(
+          mapColumns(table, (column) => column.map((x) => x / 2)),
+          0,
+          c,
+        ),
+      ),
+    ).toEqual([0.45, 0.1]));
+});
+
+describe('loss table', () => {
+  it('costs nothing to advise what is right, and no advice costs less than that', () => {
+    for (const act of ACTS) {
+      expect(DEFAULT_LOSSES.advice[act][act]).toBe(0);
+      for (const truth of TRUTHS) expect(DEFAULT_LOSSES.advice[act][truth]).toBeGreaterThanOrEqual(0);
+    }
+  });
+  it('fears a pesticide on a sound plant more than a sound plant left alone, and a notifiable disease unreported most', () => {
+    expect(DEFAULT_LOSSES.advice.contact.leave).toBeGreaterThan(DEFAULT_LOSSES.advice.leave.contact);
+    for (const act of ACTS.filter((a) => a !== 'refer'))
+      for (const truth of TRUTHS) expect(DEFAULT_LOSSES.advice[act].notifiable).toBeGreaterThanOrEqual(DEFAULT_LOSSES.advice[act][truth]);
+  });
+});
+
+describe('worth of a question', () => {
+  /** The long way: every answer, a whole new posterior, the risk after it. */
+  const longWay = (finding: string, taken: Reading[]): number => {
+    const standing = posterior(model, taken);
+    const found = model.findings[model.findingIndex.get(finding)!]!;
+    const question = rankQuestions(model, standing, new Set(), 'in-hand', stakes).find((q) => q.finding === finding)!;
+    return found.answers.reduce(
+      (worth, answer, a) =>
+        worth - question.answerProbabilities[a]! * riskOf(stakes, posterior(model, [...taken, reading(finding, answer, 'in-hand')])),
+      riskOf(stakes, standing),
+    );
+  };
+  it.each(['holes', 'frost', 'test'])('is the expected drop in expected loss, worked out the long way (%s)', (finding) => {
+    const taken = [reading('coating', 'white')];
+    const question = rankQuestions(model, posterior(model, taken), new Set(['coating']), 'in-hand', stakes).find((q) => q.finding === finding)!;
+    expect(question.worth).toBeCloseTo(longWay(finding, taken), 9);
+  });
+  it('is never below nothing: to know more cannot make the best advice worse', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.constantFrom(reading('coating', 'white'), reading('holes', 'some'), reading('frost', 'yes')), { maxLength: 4 }),
+        (taken) => {
+          for (const { worth } of rankQuestions(model, posterior(model, taken), new Set(), 'in-hand', stakes))
+            expect(worth).toBeGreaterThanOrEqual(0);
+        },
+      ),
+    );
+  });
+  it('has a reason: which causes it splits and what it could change', () => {
+    const reason = whyAsk(model, posterior(model, []), 'holes', 'in-hand', stakes);
+    expect(reason.splits).toContain('beetle');
+    expect(whyAsk(model, posterior(model, []), 'nothing', 'in-hand', stakes)).toEqual({ splits: [], changes: null });
+  });
+});
+
+describe('families', () => {
+  const kin = (a: string, b: string): DiagnosticModel => ({
+    ...model,
+    findings: model.findings.map((f) => (f.id === a || f.id === b ? { ...f, family: 'kin' } : f)),
+  });
+  const related = kin('coating', 'holes');
+  const [white, eaten] = [reading('coating', 'white'), reading('holes', 'some')];
+  const odds = (m: DiagnosticModel, readings: Reading[]) => {
+    const p = posterior(m, readings)[m.causes.indexOf('mildew')]!;
+    return Math.log(p / (1 - p));
+  };
+  it('change nothing while one of them is read', () => expect([...posterior(related, [white])]).toEqual([...posterior(model, [white])]));
+  it('count for less together than apart', () => {
+    const two = kin('coating', 'test');
+    const positive = reading('test', 'positive', 'bench');
+    expect(odds(two, [white, positive])).toBeLessThan(odds(model, [white, positive]));
+    expect(odds(two, [white, positive])).toBeGreaterThan(odds(two, [positive]));
+  });
+  it('do not care for the order', () =>
+    posterior(related, [white, eaten]).forEach((p, c) => expect(p).toBeCloseTo(posterior(related, [eaten, white])[c]!, 12)));
+  it('are not moved by a reading that tells nothing', () => {
+    const flat: DiagnosticModel = {
+      ...related,
+      findings: related.findings.map((f) => (f.id === 'holes' ? { ...f, table: answerTable(2, model.causes.length, f.background, () => null) } : f)),
+    };
+    posterior(flat, [white, eaten]).forEach((p, c) => expect(p).toBeCloseTo(posterior(flat, [white])[c]!, 12));
+  });
+});
+
+describe('two causes', () => {
+  it('show a thing when either shows it (noisy-OR), and nothing when neither does', () => {
+    const holes = model.findings[model.findingIndex.get('holes')!]!;
+    const [c, d] = [model.causes.indexOf('mildew'), model.causes.indexOf('beetle')];
+    const [p, q] = [chanceOf(holes.table, 1, c), chanceOf(holes.table, 1, d)];
+    const some = 1 - (1 - p) * (1 - q);
+    const none = (1 - p) * (1 - q);
+    expect(pairDistribution(holes, c, d)[1]).toBeCloseTo(some / (some + none), 12);
+    expect(pairDistribution(holes, c, d).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 12);
+  });
+  it('are found when each accounts for what the other leaves, and named with it', () => {
+    // mildew that never comes with holes, beetles that never come with powder
+    const strict: DiagnosticModel = {
+      ...model,
+      findings: model.findings.map((f) => {
+        if (f.id !== 'holes' && f.id !== 'coating') return f;
+        const stranger = f.id === 'holes' ? 'mildew' : 'beetle';
+        const column = (c: number) => f.answers.map((_, a) => chanceOf(f.table, a, c));
+        const never = f.answers.map((_, a) => (a === 0 ? 0.998 : 0.002 / (f.answers.length - 1)));
+        return {
+          ...f,
+          table: answerTable(f.answers.length, model.causes.length, f.background, (c) => (model.causes[c] === stranger ? never : column(c))),
+        };
+      }),
+    };
+    const seen = [reading('coating', 'white', 'laboratory'), reading('holes', 'some', 'laboratory'), reading('test', 'positive', 'laboratory')];
+    const pair = findPair(strict, termsOf(strict, seen));
+    expect([...(pair?.causes ?? [])].sort()).toEqual(['beetle', 'mildew']);
+    const mildew = pair!.causes.indexOf('mildew');
+    expect(pair!.explains[mildew]).toContain('coating');
+    expect(pair!.explains[1 - mildew]).toContain('holes');
+  });
+  it('are not brought up where one explains all', () => {
+    expect(findPair(model, termsOf(model, [reading('coating', 'white'), reading('holes', 'none')]))).toBeNull();
+    expect(findPair(model, termsOf(model, [reading('coating', 'white')]))).toBeNull();
+  });
+});
+
+describe('overturning', () => {
+  it('names what would put another cause first, and it does', () => {
+    const taken = [reading('coating', 'white')];
+    const found = overturnings(model, posterior(model, taken), new Set(['coating']), 'in-hand');
+    for (const { finding, answer, cause } of found) {
+      const p = posterior(model, [...taken, reading(finding, answer, 'in-hand')]);
+      expect(model.causes[p.indexOf(Math.max(...p))]).toBe(cause);
+    }
+  });
+  it('sees reports that cannot all be true', () => {
+    expect(contradictions([reading('holes', 'some'), reading('holes', 'none')])).toEqual(['holes']);
+    expect(contradictions([reading('coating', 'white'), reading('coating', 'not:white')])).toEqual(['coating']);
+    expect(contradictions([reading('coating', 'white'), reading('coating', 'not:black')])).toEqual([]);
+  });
+});
+
+describe('batch', () => {
+  it('gives the posterior of the single way, gaps left out', () => {
+    const batch = new BatchDiagnosis(model, 'laboratory');
+    const answers = model.findings.map((f) => (f.id === 'frost' ? -1 : 1));
+    const readings = model.findings.flatMap((f) => (f.id === 'frost' ? [] : [reading(f.id, f.answers[1]!, 'laboratory')]));
+    batch.posterior(answers).forEach((p, c) => expect(p).toBeCloseTo(posterior(model, readings)[c]!, 9));
+  });
+});
