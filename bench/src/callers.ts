@@ -1,5 +1,7 @@
 import { CLIMATES, type Cause, type CauseKind, type Channel, type Edition, type Finding, type Plant } from '@sounding/core/edition/edition.ts';
-import { CHANNEL_RELIABILITY } from '@sounding/core/edition/edition.ts';
+import { CHANNEL_RELIABILITY, UNLISTED } from '@sounding/core/edition/edition.ts';
+import { STANDS_OUT } from '@sounding/core/diagnosis/enough.ts';
+import { FIRM } from '@sounding/core/treatment/decide.ts';
 import { Consultant, type ConsultInput } from '@sounding/core/consult/consult.ts';
 import { interview } from '@sounding/core/consult/interview.ts';
 import { answerShares } from '@sounding/core/library/separation.ts';
@@ -28,8 +30,6 @@ export interface SimulationResult {
   /** Calls about a normal state that ended in a pesticide. */
   normalsSprayed: number;
   questionsACall: number;
-  /** What was said of the first choice, for calibration. */
-  stated: Stated[];
 }
 
 type Draw = () => number;
@@ -127,7 +127,6 @@ export function simulateCallers(edition: Edition, perCause: number, seed: number
   const taken = new Map<string, Map<string, number>>();
   let normalsSprayed = 0;
   let questions = 0;
-  const stated: Stated[] = [];
   for (const cause of edition.causes) {
     for (let n = 0; n < perCause; n++) {
       const caller = new SimulatedCaller(edition, cause, random);
@@ -148,7 +147,6 @@ export function simulateCallers(edition: Edition, perCause: number, seed: number
         three: tally.three + (place >= 0 && place < 3 ? 1 : 0),
       });
       questions += asked.length;
-      stated.push({ probability: standing.candidates[0]!.probability, right: place === 0 });
       const named = standing.candidates[0]!.cause;
       if (place !== 0) {
         const of = taken.get(cause.id) ?? new Map<string, number>();
@@ -172,6 +170,85 @@ export function simulateCallers(edition: Edition, perCause: number, seed: number
       .sort((a, b) => b.share - a.share),
     normalsSprayed,
     questionsACall: questions / total.callers,
-    stated,
   };
+}
+
+export interface CalibrationCallers {
+  /** What was said of the first choice, and whether it was right. */
+  stated: Stated[];
+  /** Share of these calls, each with one cause, in which two at once were brought up. */
+  pairsNamed: number;
+}
+
+/** Callers drawn as the engine expects them: a plant, a month and a climate at random, then a cause by its prior there. */
+export function callersByPrior(edition: Edition, callers: number, seed: number): CalibrationCallers {
+  const consultant = new Consultant(edition);
+  const random = generator(seed);
+  const findings = new Map(edition.findings.map((finding) => [finding.id, finding]));
+  const causes = new Map(edition.causes.map((cause) => [cause.id, cause]));
+  const plants = edition.plants.filter((plant) => !plant.generic);
+  const stated: Stated[] = [];
+  let pairs = 0;
+  for (let n = 0; n < callers; n++) {
+    const month = 1 + Math.floor(random() * 12);
+    const start: ConsultInput = {
+      host: plants[Math.floor(random() * plants.length)]!.id,
+      date: `2026-${String(month).padStart(2, '0')}-15`,
+      climate: CLIMATES[Math.floor(random() * CLIMATES.length)]!,
+      hemisphere: 'N',
+      setting: 'phone',
+      readings: [],
+      unanswered: [],
+      weather: null,
+    };
+    const model = consultant.model(start);
+    const drawn = pick([...model.causes.keys()], (c) => (causes.has(model.causes[c]!) ? Math.exp(model.logPrior[c]!) : 0), random)!;
+    const cause = causes.get(model.causes[drawn]!)!;
+    const caller = new SimulatedCaller(edition, cause, random);
+    const { standing } = interview(
+      consultant,
+      { ...start, readings: caller.opening() },
+      (id) => [caller.say(findings.get(id)!, 'caller-looked')],
+      MOST_QUESTIONS,
+    );
+    stated.push({ probability: standing.candidates[0]!.probability, right: standing.candidates[0]!.cause === cause.id });
+    if (standing.pair) pairs += 1;
+  }
+  return { stated, pairsNamed: pairs / callers };
+}
+
+export interface NoveltyResult {
+  callers: number;
+  /** Named the unlisted, or did not feel sure enough of any listed cause to act. */
+  heldBack: number;
+  /** Was sure of a listed cause, which cannot be right. */
+  misled: number;
+}
+
+/** Rings up with causes that have been left out of the edition: does the engine notice? */
+export function callersWithUnknownCauses(edition: Edition, leaveOut: number, perCause: number, seed: number): NoveltyResult {
+  const random = generator(seed);
+  const findings = new Map(edition.findings.map((finding) => [finding.id, finding]));
+  let [callers, heldBack, misled] = [0, 0, 0];
+  for (let n = 0; n < leaveOut; n++) {
+    const cause = edition.causes[Math.floor(random() * edition.causes.length)]!;
+    const consultant = new Consultant({ ...edition, causes: edition.causes.filter((other) => other !== cause) });
+    for (let k = 0; k < perCause; k++) {
+      const caller = new SimulatedCaller(edition, cause, random);
+      const start: ConsultInput = {
+        ...situationOf(cause, edition.plants, random),
+        hemisphere: 'N',
+        setting: 'phone',
+        readings: caller.opening(),
+        unanswered: [],
+        weather: null,
+      };
+      const { standing } = interview(consultant, start, (id) => [caller.say(findings.get(id)!, 'caller-looked')], MOST_QUESTIONS);
+      callers += 1;
+      const first = standing.candidates[0]!;
+      if (first.cause === UNLISTED || first.probability < FIRM) heldBack += 1;
+      else if (first.probability >= STANDS_OUT) misled += 1;
+    }
+  }
+  return { callers, heldBack: heldBack / callers, misled: misled / callers };
 }

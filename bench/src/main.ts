@@ -9,7 +9,7 @@ import { calibrationError, reliability, type Stated } from '@sounding/core/diagn
 import type { CaseTable } from '@sounding/core/diagnosis/learn.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { Understander } from '@sounding/core/language/understand.ts';
-import { MOST_QUESTIONS, simulateCallers } from './callers.ts';
+import { callersByPrior, callersWithUnknownCauses, MOST_QUESTIONS, simulateCallers } from './callers.ts';
 import { loadCorpus, scoreCorpus } from './corpus.ts';
 import { timesAt } from './scale.ts';
 import {
@@ -26,6 +26,8 @@ const STEPS = 10;
 const SEED = 1980;
 const CALLERS_A_CAUSE = 6;
 const WORST = 12;
+const CALIBRATION_CALLERS = 1500;
+const LEFT_OUT = 60;
 const percent = (x: number) => `${(100 * x).toFixed(1)} %`;
 const say = (line: string) => process.stdout.write(`${line}\n`);
 
@@ -139,9 +141,20 @@ function simulation(edition: Edition): void {
     say(
       `  ${kind.padEnd(12)} ${String(shares.callers).padStart(5)} callers   first ${percent(shares.first).padStart(7)}   three ${percent(shares.firstThree).padStart(7)}`,
     );
-  reliabilityLines(result.stated);
   say('  worst confusions:');
   for (const { cause, taken, share } of result.confusions.slice(0, WORST)) say(`    ${cause} taken for ${taken}: ${percent(share)}`);
+}
+
+/** Do probabilities mean what they say, and does it notice what it cannot know? */
+function honesty(edition: Edition): void {
+  const drawn = callersByPrior(edition, CALIBRATION_CALLERS, SEED);
+  say(`\n${CALIBRATION_CALLERS} callers drawn by the prior of plant, month and climate`);
+  reliabilityLines(drawn.stated);
+  say(`  two causes at once brought up, where there was one: ${percent(drawn.pairsNamed)}`);
+  const unknown = callersWithUnknownCauses(edition, LEFT_OUT, 4, SEED);
+  say(
+    `  ${unknown.callers} callers whose cause was left out of the edition: held back ${percent(unknown.heldBack)}, sure of a wrong name ${percent(unknown.misled)}`,
+  );
 }
 
 /** The part of our own statements that was put aside before tuning. */
@@ -186,3 +199,4 @@ const edition = loadEdition();
 keystrokes(edition);
 corpus(edition);
 simulation(edition);
+honesty(edition);

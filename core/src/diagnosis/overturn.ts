@@ -1,4 +1,4 @@
-import { UNLISTED, type Channel } from '../edition/edition.ts';
+import { UNLISTED, WORDING, type Channel } from '../edition/edition.ts';
 import { chanceOf } from './answerTable.ts';
 import type { DiagnosticModel } from './model.ts';
 import { reliabilityOf } from './posterior.ts';
@@ -49,6 +49,7 @@ export function contradictions(reports: readonly { finding: string; answer: stri
   const plain = new Map<string, Set<string>>();
   const denied = new Map<string, Set<string>>();
   for (const { finding, answer } of reports) {
+    if (finding === WORDING) continue;
     const into = answer.startsWith('not:') ? denied : plain;
     into.set(finding, (into.get(finding) ?? new Set()).add(answer.replace(/^not:/, '')));
   }

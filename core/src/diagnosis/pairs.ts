@@ -12,8 +12,8 @@ export interface Pair {
   explains: [string[], string[]];
 }
 
-/** How often a second trouble comes with a first, against chance. Elicited: weak plants catch more, but callers tell of one. */
-const TOGETHER = 0.5;
+/** How often a second trouble comes with a first, against chance: 1 = independently. Weak plants catch more, callers tell of one. */
+const TOGETHER = 1;
 /** A pair is shown only when it is this much likelier than any single cause. */
 const EARNS_ITS_PLACE = 3;
 /** Causes looked at: the likeliest, and for each finding those that account for it best. */
