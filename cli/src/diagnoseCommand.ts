@@ -11,8 +11,8 @@ export function toCase(value: unknown, prefix: string): CaseToDiagnose & { id?: 
   return {
     ...(id === undefined ? {} : { id }),
     date: date ?? null,
-    climate: place.climate ?? null,
-    hemisphere: place.hemisphere ?? (place.lat !== undefined && place.lat < 0 ? 'S' : 'N'),
+    climate: place?.climate ?? null,
+    hemisphere: place?.hemisphere ?? ((place?.lat ?? 0) < 0 ? 'S' : 'N'),
     host: host ?? null,
     words,
     readings,

@@ -52,8 +52,12 @@ describe('evaluate', () => {
     [{ ...call, opening: 3 }, 'opening: '],
     [{ ...call, facts: [{ ask: 'x' }] }, 'facts[0].say: '],
     [{ ...call, action: 'pray' }, 'action: '],
-    [{ ...call, colour: 'red' }, 'colour: unknown field'],
   ])('names the field of a bad call %#', (bad, message) => expect(() => evaluate(bad, call)).toThrow(`line 1: ${message}`));
+});
+
+it('passes over fields it does not know, and takes climates and hemispheres as people write them', () => {
+  const [played] = evaluate({ ...call, colour: 'red', climate: 'Temperate maritime', hemisphere: 'north', also: null });
+  expect(played).toMatchObject({ rankAfterAll: 1 });
 });
 
 describe('names of causes', () => {

@@ -9,27 +9,34 @@ export const dateText = z.string().superRefine((value, context) => {
     context.addIssue({ code: 'custom', message: error instanceof Error ? error.message : 'not a date' });
   }
 });
-/** A climate by its name here, or as "highland-tropical". */
-export const climate = z.enum([...CLIMATES, 'highland-tropical']).transform((name) => (name === 'highland-tropical' ? 'tropical-highland' : name));
+const folded = (value: unknown): unknown => (typeof value === 'string' ? value.trim().toLowerCase().replace(/[\s_]+/g, '-') : value);
+/** A climate by its name here, or as "highland-tropical"; capitals and spaces do not matter. */
+export const climate = z
+  .preprocess(folded, z.enum([...CLIMATES, 'highland-tropical']))
+  .transform((name) => (name === 'highland-tropical' ? 'tropical-highland' : name));
 export const channel = z.enum(CHANNELS as [Channel, ...Channel[]]);
-export const hemisphere = z.enum(['N', 'S']);
+/** N or S; "north" and "southern" are understood. */
+export const hemisphere = z.preprocess(
+  (value) => (typeof value === 'string' ? (/^(n|north|northern)$/i.test(value) ? 'N' : /^(s|south|southern)$/i.test(value) ? 'S' : value) : value),
+  z.enum(['N', 'S']),
+);
 
 export const readingInput = z.object({ finding: z.string().min(1), answer: z.string().min(1), channel: channel.default('caller') });
 
 /** One case as the command line reads it; see docs/formats.md. */
 export const caseInput = z.strictObject({
   id: z.union([z.string(), z.number()]).optional(),
-  date: dateText.optional(),
+  date: dateText.nullish(),
   place: z
     .strictObject({
-      lat: z.number().min(-90).max(90).optional(),
-      lon: z.number().min(-180).max(180).optional(),
-      hemisphere: hemisphere.optional(),
-      climate: climate.optional(),
+      lat: z.number().min(-90).max(90).nullish(),
+      lon: z.number().min(-180).max(180).nullish(),
+      hemisphere: hemisphere.nullish(),
+      climate: climate.nullish(),
     })
-    .default({}),
+    .nullish(),
   host: z.string().min(1).nullish(),
-  words: z.array(z.union([z.string(), z.strictObject({ ask: z.string(), say: z.string() })]), 'words must be a list of texts or {ask, say} objects'),
+  words: z.array(z.union([z.string(), z.object({ ask: z.string(), say: z.string() })]), 'words must be a list of texts or {ask, say} objects'),
   readings: z.array(readingInput).default([]),
 });
 export type CaseInput = z.infer<typeof caseInput>;

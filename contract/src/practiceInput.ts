@@ -4,8 +4,8 @@ import { climate, dateText, hemisphere } from './caseInput.ts';
 
 const text = z.string();
 
-/** One practice call as `sounding evaluate` reads it; see docs/formats.md. */
-export const practiceInput = z.strictObject({
+/** One practice call as `sounding evaluate` reads it; see docs/formats.md. Fields it does not know are passed over. */
+export const practiceInput = z.object({
   id: z.union([text, z.number()]),
   /** What the caller says when the line opens. */
   opening: text,
@@ -14,10 +14,16 @@ export const practiceInput = z.strictObject({
   climate: climate.nullish(),
   hemisphere: hemisphere.nullish(),
   /** What the caller could tell if asked: the question in anybody's words, and the answer. */
-  facts: z.array(z.strictObject({ ask: text, say: text, kind: text.optional() })).default([]),
+  facts: z
+    .array(z.object({ ask: text, say: text, kind: text.nullish() }))
+    .nullish()
+    .transform((facts) => facts ?? []),
   /** The right cause by any of its names; empty or null for a call that is only about care. */
   cause: text.nullish(),
-  also: z.array(text).default([]),
+  also: z
+    .array(text)
+    .nullish()
+    .transform((names) => names ?? []),
   action: z.enum(ACTIONS).nullish(),
 });
 export type PracticeInput = z.infer<typeof practiceInput>;

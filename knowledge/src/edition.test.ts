@@ -108,7 +108,7 @@ describe('callers in their own words', () => {
       .split('\n')
       .map((line) => ({ ...NOTHING_KNOWN, ...(JSON.parse(line) as Partial<PracticeCall> & { id: string }) }));
     const missed = calls.filter((call) => call.cause && (desk.play(call).rankAfterAll ?? Infinity) > 3);
-    expect(missed.map((call) => call.id).length).toBeLessThanOrEqual(5);
+    expect(missed.map((call) => call.id).length / calls.length).toBeLessThan(0.03);
   });
   it('answers a care question from the plant’s card', () => {
     const { care } = reader.diagnose({
