@@ -12,7 +12,7 @@ const heard: Record<string, string[]> = {
 const edition: Edition = { ...smallEdition, causes: smallEdition.causes.map((cause) => ({ ...cause, heard: heard[cause.id]! })) };
 const likeness = new Likeness(edition);
 const ids = ['mildew', 'beetle', 'cold', 'unlisted'];
-const of = (text: string): Record<string, number> => Object.fromEntries([...likeness.logRatios(text, ids)].map((x, i) => [ids[i], x]));
+const of = (text: string): Record<string, number> => Object.fromEntries<number>([...likeness.logRatios(text, ids)].map((x, i) => [ids[i]!, x]));
 
 describe('likeness of words to causes', () => {
   it('speaks for the cause that callers put so, and against the others', () => {

@@ -110,6 +110,7 @@ function likeliest(causes: readonly Cause[], plant: Plant | null): Cause | null 
 /** Turns running talk into plant, readings and questions of care. Built once for an edition, then pure. */
 export class Understander {
   private readonly book: PhraseBook<Meaning>;
+  private readonly prose: ReadonlySet<string>;
   private readonly careQuestions: CareQuestions;
   private readonly plantNames: PlantNames;
   private readonly stopStems: Set<string>;
@@ -127,6 +128,7 @@ export class Understander {
       for (const answer of finding.answers) for (const words of answer.words) add(words, { kind: 'finding', finding, answer: answer.id });
     for (const topic of edition.careTopics) for (const words of topic.words) add(words, { kind: 'care', topic: topic.id });
     for (const [name, causes] of claimable(edition)) add(`=${name}`, { kind: 'claim', causes });
+    this.prose = this.proseStems();
     this.careQuestions = new CareQuestions(edition.careTopics, lexicon.irregular);
     this.stopWords = new Set(lexicon.stopWords);
     this.stopStems = new Set(lexicon.stopWords.map((word) => stemOf(word, lexicon.irregular)));
@@ -141,8 +143,14 @@ export class Understander {
     }
   }
 
+  /** Words of the entries' own prose are no slips of spelling, though no phrase asks for them: "mounds" is not mould. */
+  private proseStems(): Set<string> {
+    const texts = this.edition.causes.flatMap(({ story, replyLine, heard }) => [story, replyLine, ...(heard ?? [])]);
+    return new Set(texts.flatMap((text) => tokenise(text, this.edition.lexicon.irregular).map(({ stem }) => stem)));
+  }
+
   private isKnown(token: Token): boolean {
-    return this.knownStems.has(token.stem) || this.stopStems.has(token.stem) || /^\d/.test(token.word);
+    return this.knownStems.has(token.stem) || this.prose.has(token.stem) || this.stopStems.has(token.stem) || /^\d/.test(token.word);
   }
 
   /** The host that a free name means, or null. */
