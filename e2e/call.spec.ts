@@ -47,24 +47,24 @@ test('questions are answered with one key, stepped over, withdrawn, and walked b
   await say(page, 'my tomato leaves are rolling up like cigars');
   const words = page.getByRole('region', { name: 'What was said' });
   const line = page.getByRole('region', { name: 'Sounding line' });
-  await expect(line.getByRole('button')).toHaveCount(2);
+  await expect(line.getByRole('button')).toHaveCount(3);
   const first = await page.getByRole('region', { name: 'Ask' }).locator('p').first().innerText();
   await page.keyboard.press('ArrowDown');
   await expect(page.getByRole('region', { name: 'Ask' }).locator('p').first()).not.toHaveText(first);
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press('1');
   await expect(words.getByText('caller looked')).toBeVisible();
-  await expect(line.getByRole('button')).toHaveCount(3);
+  await expect(line.getByRole('button')).toHaveCount(4);
   await page.keyboard.press('[');
-  await expect(page.getByRole('heading', { name: 'Standing after one reading' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Standing after 2 readings' })).toBeVisible();
   await page.keyboard.press(']');
   await expect(page.getByRole('heading', { name: 'Standing', exact: true })).toBeVisible();
   await page.keyboard.press('0');
   await expect(words.getByText(/cannot say/).first()).toBeVisible();
   await words.getByRole('button', { name: /undo Leaf shape/ }).click();
-  await expect(line.getByRole('button')).toHaveCount(2);
-  await words.getByRole('button', { name: /take in Leaf shape/ }).click();
   await expect(line.getByRole('button')).toHaveCount(3);
+  await words.getByRole('button', { name: /take in Leaf shape/ }).click();
+  await expect(line.getByRole('button')).toHaveCount(4);
 });
 
 test('a care question is answered from the plant card', async ({ page }) => {

@@ -4,10 +4,12 @@ import type { Edition } from '@sounding/core/edition/edition.ts';
 import { degreeDaysCommand } from './degreeDaysCommand.ts';
 import { evaluateText } from './evaluateCommand.ts';
 import { diagnoseText, vocabulary } from './diagnoseCommand.ts';
+import { learnText } from './learnCommand.ts';
 import { readText, UsageError } from './input.ts';
 
 const USAGE = `usage: sounding diagnose [FILE|-]
        sounding evaluate [FILE|-]
+       sounding learn --label COLUMN [--host COLUMN] [--date COLUMN] [--today YYYY-MM-DD] [FILE|-]
        sounding vocabulary
        sounding degree-days --lower C [--upper C] [--method single-sine|average] [FILE|-]`;
 
@@ -25,7 +27,15 @@ function run(argv: string[]): string {
     parsed = parseArgs({
       args: rest,
       allowPositionals: true,
-      options: { lower: { type: 'string' }, upper: { type: 'string' }, method: { type: 'string' } },
+      options: {
+        lower: { type: 'string' },
+        upper: { type: 'string' },
+        method: { type: 'string' },
+        label: { type: 'string' },
+        host: { type: 'string' },
+        date: { type: 'string' },
+        today: { type: 'string' },
+      },
     });
   } catch (error) {
     throw new UsageError((error as Error).message.split('. ')[0] ?? 'bad option');
@@ -37,13 +47,17 @@ function run(argv: string[]): string {
       return diagnoseText(readText(positionals[0]), loadEdition());
     case 'evaluate':
       return evaluateText(readText(positionals[0]), loadEdition());
+    case 'learn':
+      return learnText(readText(positionals[0]), values, loadEdition());
     case 'vocabulary':
       return vocabulary(loadEdition());
     case 'degree-days':
       return degreeDaysCommand(positionals[0], values);
     default:
       throw new UsageError(
-        command === undefined ? `command: none given\n${USAGE}` : `command: "${command}" is not one of diagnose, evaluate, vocabulary, degree-days`,
+        command === undefined
+          ? `command: none given\n${USAGE}`
+          : `command: "${command}" is not one of diagnose, evaluate, learn, vocabulary, degree-days`,
       );
   }
 }

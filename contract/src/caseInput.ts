@@ -9,7 +9,13 @@ export const dateText = z.string().superRefine((value, context) => {
     context.addIssue({ code: 'custom', message: error instanceof Error ? error.message : 'not a date' });
   }
 });
-const folded = (value: unknown): unknown => (typeof value === 'string' ? value.trim().toLowerCase().replace(/[\s_]+/g, '-') : value);
+const folded = (value: unknown): unknown =>
+  typeof value === 'string'
+    ? value
+        .trim()
+        .toLowerCase()
+        .replace(/[\s_]+/g, '-')
+    : value;
 /** A climate by its name here, or as "highland-tropical"; capitals and spaces do not matter. */
 export const climate = z
   .preprocess(folded, z.enum([...CLIMATES, 'highland-tropical']))

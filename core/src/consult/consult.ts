@@ -2,6 +2,7 @@ import type { Act, Cause, CauseKind, Climate, Edition, Hemisphere, Plant } from 
 import { UNLISTED, WORDING } from '../edition/edition.ts';
 import { enoughToAnswer, type Enough } from '../diagnosis/enough.ts';
 import { evidenceFor, unexplainedBy, type Evidence } from '../diagnosis/evidence.ts';
+import type { Learned } from '../diagnosis/learning.ts';
 import { modelForSituation, type DiagnosticModel } from '../diagnosis/model.ts';
 import { contradictions, overturnings, type Overturning } from '../diagnosis/overturn.ts';
 import { findPair, type Pair } from '../diagnosis/pairs.ts';
@@ -86,7 +87,11 @@ export class Consultant {
     options: new Map(),
   };
 
-  constructor(readonly edition: Edition) {
+  /** @param learned what this desk's confirmed outcomes have taught, if anything */
+  constructor(
+    readonly edition: Edition,
+    private readonly learned: Learned | null = null,
+  ) {
     this.likeness = new Likeness(edition);
     this.plants = new Map(edition.plants.map((plant) => [plant.id, plant]));
     this.causes = new Map(edition.causes.map((cause) => [cause.id, cause]));
@@ -103,7 +108,7 @@ export class Consultant {
     const model = modelForSituation(
       this.edition,
       { plant, month, climate: input.climate, hemisphere: input.hemisphere, setting: input.setting },
-      this.likeness,
+      { likeness: this.likeness, learned: this.learned },
     );
     this.models.set(key, model);
     return model;

@@ -13,6 +13,7 @@ import {
 import type { Likeness } from '../language/likeness.ts';
 import { northernMonth } from '../season/calendar.ts';
 import { answerTable, type AnswerTable } from './answerTable.ts';
+import type { Learned } from './learning.ts';
 import { canShow, hostWeight } from './hosts.ts';
 
 export interface ModelFinding {
@@ -120,9 +121,19 @@ function remembering(weigh: (text: string) => Float64Array): (text: string) => F
   };
 }
 
+/** What goes into a model besides the written figures. */
+export interface Besides {
+  /** How callers put things. */
+  likeness?: Likeness | null;
+  /** What confirmed outcomes have taught. */
+  learned?: Learned | null;
+}
+
 /** Builds the network for one plant, month and climate from the causes possible there, and *unlisted*. */
-export function modelForSituation(edition: Edition, situation: Situation, likeness: Likeness | null = null): DiagnosticModel {
-  const weighted = edition.causes.map((cause) => ({ cause, weight: priorWeight(cause, situation) })).filter(({ weight }) => weight > 0);
+export function modelForSituation(edition: Edition, situation: Situation, { likeness = null, learned = null }: Besides = {}): DiagnosticModel {
+  const weighted = edition.causes
+    .map((cause) => ({ cause, weight: priorWeight(cause, situation) * (learned?.factor(cause.id, situation.plant) ?? 1) }))
+    .filter(({ weight }) => weight > 0);
   const total = weighted.reduce((sum, { weight }) => sum + weight, 0);
   const causes = [...weighted.map(({ cause }) => cause.id), UNLISTED];
   const listedShare = total === 0 ? 0 : 1 - UNLISTED_PRIOR;
@@ -132,6 +143,8 @@ export function modelForSituation(edition: Edition, situation: Situation, likene
     const background = Float64Array.from(finding.answers, (answer) => answer.background);
     const table = answerTable(background.length, causes.length, silentDistribution(finding), (c) => {
       if (causes[c] === UNLISTED) return background;
+      const seen = learned?.rate(causes[c] ?? '', finding.id);
+      if (seen) return seen;
       const mentioned = rates[c]?.get(finding.id);
       return mentioned ? answerDistribution(finding, mentioned) : null;
     });

@@ -78,9 +78,11 @@ const AFTER_HOST = new Set(
   'tree trees bush bushes plant plants leaf leaves foliage hedge vine vines cactus shrub shrubs branch branches trunk'.split(' '),
 );
 
-/** A name that means the plant as a whole does not speak of its fruit, so no phrase may take it for one. */
-function withoutHostWords(tokens: readonly Token[], namedAt: ReadonlySet<number>): Token[] {
-  return tokens.map((token, i) => (namedAt.has(i) && AFTER_HOST.has(tokens[i + 1]?.word ?? '') ? { ...token, word: '', stem: '' } : token));
+/** A fruit's name that means the plant as a whole does not speak of its fruit, so no phrase may take it for one. */
+function withoutHostWords(tokens: readonly Token[], namedAt: ReadonlySet<number>, fruits: readonly string[]): Token[] {
+  return tokens.map((token, i) =>
+    namedAt.has(i) && fruits.includes(token.stem) && AFTER_HOST.has(tokens[i + 1]?.word ?? '') ? { ...token, word: '', stem: '' } : token,
+  );
 }
 
 /** Causes by the names callers call them; one name may be that of several, such as "rust". */
@@ -111,6 +113,7 @@ function likeliest(causes: readonly Cause[], plant: Plant | null): Cause | null 
 export class Understander {
   private readonly book: PhraseBook<Meaning>;
   private readonly prose: ReadonlySet<string>;
+  private readonly fruitStems: readonly string[];
   private readonly careQuestions: CareQuestions;
   private readonly plantNames: PlantNames;
   private readonly stopStems: Set<string>;
@@ -129,6 +132,7 @@ export class Understander {
     for (const topic of edition.careTopics) for (const words of topic.words) add(words, { kind: 'care', topic: topic.id });
     for (const [name, causes] of claimable(edition)) add(`=${name}`, { kind: 'claim', causes });
     this.prose = this.proseStems();
+    this.fruitStems = (lexicon.classes.fruit ?? []).map((word) => stemOf(word.replace('!', ''), lexicon.irregular));
     this.careQuestions = new CareQuestions(edition.careTopics, lexicon.irregular);
     this.stopWords = new Set(lexicon.stopWords);
     this.stopStems = new Set(lexicon.stopWords.map((word) => stemOf(word, lexicon.irregular)));
@@ -216,7 +220,7 @@ export class Understander {
         .map((t) => t.text)
         .join(' ');
 
-    const spoken = withoutHostWords(tokens, namedAt);
+    const spoken = withoutHostWords(tokens, namedAt, this.fruitStems);
     const all = this.book.matches(spoken, covered).filter((match) => match.at[match.at.length - 1]! >= saidFrom);
     const organWords = new Set(Object.values(lexicon.organs).flat());
     /** True when the clause speaks of an organ, but too far from these words to be theirs: "it wilted, and there is sawdust at the stem". */
