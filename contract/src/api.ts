@@ -133,6 +133,32 @@ export const caseSummary = z.object({
 export const readingView = readingBody.extend({ takenAt: z.string(), withdrawnAt: z.string().nullable() });
 export const statementView = z.object({ id: uuid, said: z.string(), asked: z.string().nullable(), saidAt: z.string() });
 export const adviceView = adviceBody.extend({ updatedAt: z.string(), by: z.string() });
+/** How somebody came to know the cause for certain. */
+export const CONFIRMED_BY = ['in-hand', 'bench', 'laboratory', 'outcome'] as const;
+export const outcomeBody = z.object({
+  id: uuid,
+  causeId: z.string().min(1).max(80),
+  confirmedBy: z.enum(CONFIRMED_BY),
+  note: shortText.default(''),
+});
+export const outcomeView = outcomeBody.extend({ by: z.string(), on: dateText });
+export const learnedChangeView = z.object({
+  cause: z.string(),
+  what: z.enum(['odds', 'rate']),
+  finding: z.string().optional(),
+  answer: z.string().optional(),
+  before: z.number(),
+  after: z.number(),
+  cases: z.number(),
+});
+/** What the desk has learned, and what it would learn from the outcomes confirmed by now. */
+export const learningView = z.object({
+  confirmed: z.number(),
+  /** Taken over into the desk's edition; null = nothing, or set back. */
+  standing: z.object({ outcomes: z.number(), by: z.string(), on: dateText }).nullable(),
+  changes: z.array(learnedChangeView),
+  history: z.array(z.object({ on: dateText, by: z.string(), outcomes: z.number() })),
+});
 export const questionView = z.object({
   id: uuid,
   position: z.number(),
@@ -148,6 +174,7 @@ export const questionView = z.object({
   readings: z.array(readingView),
   snapshot: snapshotBody.extend({ takenAt: z.string() }).nullable(),
   advice: adviceView.nullable(),
+  outcome: outcomeView.nullable(),
 });
 export const caseView = caseSummary.extend({ questions: z.array(questionView) });
 export const caseList = z.object({ cases: z.array(caseSummary), total: z.number() });
@@ -180,4 +207,7 @@ export type CaseView = z.infer<typeof caseView>;
 export type CaseList = z.infer<typeof caseList>;
 export type QuestionView = z.infer<typeof questionView>;
 export type ReadingView = z.infer<typeof readingView>;
+export type OutcomeBody = z.infer<typeof outcomeBody>;
+export type OutcomeView = z.infer<typeof outcomeView>;
+export type LearningView = z.infer<typeof learningView>;
 export type CaseListQuery = z.infer<typeof caseListQuery>;

@@ -9,6 +9,7 @@ import { sql } from 'drizzle-orm';
 import type { Services } from './http.ts';
 import { ApiError, problemHandler } from './problems.ts';
 import { caseRoutes } from './routes/cases.ts';
+import { learningRoutes } from './routes/learning.ts';
 import { libraryRoutes } from './routes/library.ts';
 import { deskRoutes, sessionGuard } from './routes/session.ts';
 
@@ -53,6 +54,7 @@ export function createApp(services: Services, log: Logger, webFolder: string | n
   api.use(deskRoutes(services));
   api.use(caseRoutes(services));
   api.use(libraryRoutes(services));
+  api.use(learningRoutes(services));
   api.use((req) => {
     throw new ApiError('not-found', `There is no ${req.method} ${req.originalUrl.split('?')[0] ?? ''}.`);
   });

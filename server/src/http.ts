@@ -1,6 +1,9 @@
+import { COORDINATOR } from '@sounding/contract/api.ts';
+import { eq } from 'drizzle-orm';
 import type { Request, Response } from 'express';
 import type { Database } from './db/connect.ts';
 import type { Who } from './db/desk.ts';
+import { people } from './db/schema.ts';
 import type { DeskLibrary } from './library/deskLibrary.ts';
 import { ApiError } from './problems.ts';
 import { z } from 'zod';
@@ -21,6 +24,15 @@ export const whoOf = (res: Response): Who => {
   if (!who) throw new ApiError('not-signed-in', 'Sign in first.');
   return who;
 };
+
+/** @throws ApiError not-allowed with these words when somebody else asks */
+export async function requireCoordinator(db: Database, res: Response, words: string): Promise<void> {
+  const [person] = await db
+    .select({ role: people.role })
+    .from(people)
+    .where(eq(people.id, whoOf(res).personId));
+  if (person?.role !== COORDINATOR) throw new ApiError('not-allowed', words);
+}
 
 /** A UUID from the path; anything else is simply not there. */
 export function idParam(req: Request, name: string): string {

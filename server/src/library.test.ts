@@ -1,43 +1,15 @@
-import { fileURLToPath } from 'node:url';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { entryView, importView, libraryChange, sessionView, type SessionView } from '@sounding/contract/api.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
-import { compile } from '@sounding/knowledge/compile.ts';
-import { pino } from 'pino';
-import request from 'supertest';
-import { createApp } from './app.ts';
-import { connect, migrateDatabase, type Connection } from './db/connect.ts';
-import { seedDemo } from './demo/seed.ts';
-import { DeskLibrary } from './library/deskLibrary.ts';
+import { openTestDesk, type TestDesk } from './testDesk.ts';
 
-const knowledgeRoot = fileURLToPath(new URL('../../knowledge/data', import.meta.url));
-const base = process.env['DATABASE_URL'] ?? '';
-const databaseName = `sounding_library_${process.pid}`;
-let admin: Connection;
-let connection: Connection;
-let agent: ReturnType<typeof request.agent>;
-
+let desk: TestDesk;
+let agent: TestDesk['agent'];
 beforeAll(async () => {
-  const { edition } = compile(knowledgeRoot);
-  admin = connect(base, () => undefined);
-  await admin.pool.query(`create database ${databaseName}`);
-  connection = connect(base.replace(/\/[^/]+$/, `/${databaseName}`), () => undefined);
-  await migrateDatabase(connection, fileURLToPath(new URL('../drizzle', import.meta.url)));
-  await seedDemo(connection.db, edition);
-  const services = {
-    db: connection.db,
-    library: new DeskLibrary(connection.db, knowledgeRoot, edition),
-    now: () => new Date('2026-06-14T09:00:00Z'),
-    secureCookies: false,
-    fetchWeather: () => Promise.resolve(),
-  };
-  agent = request.agent(createApp(services, pino({ level: 'silent' }), null));
+  desk = await openTestDesk('library');
+  ({ agent } = desk);
 }, 60_000);
-afterAll(async () => {
-  await connection.pool.end();
-  await admin.pool.query(`drop database ${databaseName} with (force)`);
-  await admin.pool.end();
-});
+afterAll(() => desk.close());
 
 const session = async (): Promise<SessionView> => sessionView.parse((await agent.get('/api/session')).body);
 const entry = async (path = 'causes/pear-rust') => entryView.parse((await agent.get(`/api/library/entries/${path}`)).body);

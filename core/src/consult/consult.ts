@@ -2,7 +2,7 @@ import type { Act, Cause, CauseKind, Climate, Edition, Hemisphere, Plant } from 
 import { UNLISTED, WORDING } from '../edition/edition.ts';
 import { enoughToAnswer, type Enough } from '../diagnosis/enough.ts';
 import { evidenceFor, unexplainedBy, type Evidence } from '../diagnosis/evidence.ts';
-import type { Learned } from '../diagnosis/learning.ts';
+import { learnFrom, type Learned } from '../diagnosis/learning.ts';
 import { modelForSituation, type DiagnosticModel } from '../diagnosis/model.ts';
 import { contradictions, overturnings, type Overturning } from '../diagnosis/overturn.ts';
 import { findPair, type Pair } from '../diagnosis/pairs.ts';
@@ -77,6 +77,7 @@ const nothingSeen = (readings: readonly Reading[], lead: number): boolean => lea
 export class Consultant {
   private readonly models = new Map<string, DiagnosticModel>();
   private readonly likeness: Likeness;
+  private readonly learned: Learned | null;
   private readonly plants: Map<string, Plant>;
   private readonly causes: Map<string, Cause>;
 
@@ -87,11 +88,8 @@ export class Consultant {
     options: new Map(),
   };
 
-  /** @param learned what this desk's confirmed outcomes have taught, if anything */
-  constructor(
-    readonly edition: Edition,
-    private readonly learned: Learned | null = null,
-  ) {
+  constructor(readonly edition: Edition) {
+    this.learned = edition.learned ? learnFrom(edition, edition.learned.outcomes, edition.learned.asOf) : null;
     this.likeness = new Likeness(edition);
     this.plants = new Map(edition.plants.map((plant) => [plant.id, plant]));
     this.causes = new Map(edition.causes.map((cause) => [cause.id, cause]));

@@ -2,7 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { chanceOf } from './answerTable.ts';
-import { learnFrom, outcomeWeight, type Outcome } from './learning.ts';
+import type { Outcome } from '../edition/edition.ts';
+import { learnFrom, outcomeWeight } from './learning.ts';
 import { modelForSituation } from './model.ts';
 
 const today = '2026-11-24';

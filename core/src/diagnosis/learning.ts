@@ -1,16 +1,6 @@
-import type { Cause, Edition, Finding, Plant } from '../edition/edition.ts';
+import type { Cause, Edition, Finding, Outcome, Plant } from '../edition/edition.ts';
 import { daysBetween, type IsoDate } from '../season/calendar.ts';
 import { answerDistribution, priorWeight, silentDistribution } from './model.ts';
-
-/** A case whose cause somebody has confirmed. Guesses, however likely, are none. */
-export interface Outcome {
-  cause: string;
-  /** Plant id, or null when it was never named. */
-  host: string | null;
-  on: IsoDate;
-  /** Settled answers, one a finding. */
-  findings: { finding: string; answer: string }[];
-}
 
 /** Cases the elicited rates of a cause are worth: as sure as a dozen seen. */
 const ELICITED_CASES = 12;

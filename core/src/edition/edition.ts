@@ -271,6 +271,17 @@ export interface LossTable {
   advice: Record<Act, Record<Truth, number>>;
 }
 
+/** A case whose cause somebody has confirmed. Guesses, however likely, are none. */
+export interface Outcome {
+  cause: string;
+  /** Plant id, or null when it was never named. */
+  host: string | null;
+  /** YYYY-MM-DD. */
+  on: string;
+  /** Settled answers, one a finding. */
+  findings: { finding: string; answer: string }[];
+}
+
 export interface Edition {
   /** Name of the edition and a digest of its contents, such as "2026.11-3fa9c2". */
   version: string;
@@ -283,6 +294,8 @@ export interface Edition {
   schools: School[];
   /** What it costs to advise one thing where another was right. */
   losses?: LossTable;
+  /** Confirmed outcomes the desk has taken over, as they weigh on that day: local odds and rates rest on them. */
+  learned?: { asOf: string; outcomes: Outcome[] };
 }
 
 export const UNLISTED = 'unlisted';

@@ -2,7 +2,7 @@ import { and, asc, count, desc, eq, ilike, inArray, or, sql, type SQL } from 'dr
 import type { CaseList, CaseListQuery, CaseSummary, CaseView, QuestionView } from '@sounding/contract/api.ts';
 import { ApiError } from '../problems.ts';
 import type { Queryable } from './connect.ts';
-import { advice, callers, caseQuestions, cases, differentialSnapshots, gardens, people, readings, statements } from './schema.ts';
+import { advice, callers, caseQuestions, cases, differentialSnapshots, gardens, outcomes, people, readings, statements } from './schema.ts';
 
 /** The refusal for a row the desk does not have: a foreign id is as good as none. */
 export const notFound = (what: string) => new ApiError('not-found', `This desk has no such ${what}.`);
@@ -100,9 +100,15 @@ async function readQuestions(db: Queryable, caseId: string): Promise<QuestionVie
     .from(advice)
     .innerJoin(people, eq(people.id, advice.byPerson))
     .where(inArray(advice.questionId, ids));
+  const settled = await db
+    .select({ outcome: outcomes, by: people.name })
+    .from(outcomes)
+    .innerJoin(people, eq(people.id, outcomes.byPerson))
+    .where(inArray(outcomes.questionId, ids));
   return questions.map((q): QuestionView => {
     const snapshot = snapshots.find((s) => s.questionId === q.id);
     const reply = replies.find((r) => r.advice.questionId === q.id);
+    const known = settled.find((s) => s.outcome.questionId === q.id);
     return {
       id: q.id,
       position: q.position,
@@ -150,6 +156,16 @@ async function readQuestions(db: Queryable, caseId: string): Promise<QuestionVie
             followUpOn: null,
             updatedAt: reply.advice.updatedAt.toISOString(),
             by: reply.by,
+          }
+        : null,
+      outcome: known
+        ? {
+            id: known.outcome.id,
+            causeId: known.outcome.causeId,
+            confirmedBy: known.outcome.confirmedBy,
+            note: known.outcome.note,
+            by: known.by,
+            on: known.outcome.on,
           }
         : null,
     };

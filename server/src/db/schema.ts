@@ -13,7 +13,7 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
-import type { Act, Channel, Climate, Edition, Hemisphere } from '@sounding/core/edition/edition.ts';
+import type { Act, Channel, Climate, Edition, Hemisphere, Outcome } from '@sounding/core/edition/edition.ts';
 
 /** Every row carries its desk. Times are instants with zone; `…On` columns are calendar dates. */
 const id = () => uuid().primaryKey();
@@ -248,4 +248,41 @@ export const advice = pgTable(
     updatedAt: instant().notNull(),
   },
   (t) => [uniqueIndex().on(t.questionId)],
+);
+
+/** Causes that somebody has confirmed; one stands for each question, the newest. Nothing is learned from anything else. */
+export const outcomes = pgTable(
+  'outcomes',
+  {
+    id: id(),
+    deskId: deskId(),
+    questionId: uuid()
+      .notNull()
+      .references(() => caseQuestions.id),
+    causeId: text().notNull(),
+    confirmedBy: text().$type<'in-hand' | 'bench' | 'laboratory' | 'outcome'>().notNull(),
+    note: text().notNull().default(''),
+    byPerson: uuid()
+      .notNull()
+      .references(() => people.id),
+    on: date().notNull(),
+    recordedAt: instant().notNull(),
+  },
+  (t) => [uniqueIndex().on(t.questionId), index().on(t.deskId, t.on)],
+);
+
+/** What a desk has taken over from its outcomes, step by step; the newest stands, an empty one is a setting back. */
+export const learnings = pgTable(
+  'learnings',
+  {
+    id: id(),
+    deskId: deskId(),
+    asOf: date().notNull(),
+    outcomes: jsonb().$type<Outcome[]>().notNull(),
+    byPerson: uuid()
+      .notNull()
+      .references(() => people.id),
+    takenAt: instant().notNull(),
+  },
+  (t) => [index().on(t.deskId, t.takenAt)],
 );

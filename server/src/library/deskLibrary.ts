@@ -1,24 +1,40 @@
-import { randomUUID } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { EntryView } from '@sounding/contract/api.ts';
-import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { Edition, Outcome } from '@sounding/core/edition/edition.ts';
 import { compile, type Compiled, type DeskEntry, type EntryKind } from '@sounding/knowledge/compile.ts';
 import { entryText, writtenLibrary, type Library } from '@sounding/knowledge/entries.ts';
 import { lint } from '@sounding/knowledge/lint.ts';
 import type { Complaint } from '@sounding/knowledge/read.ts';
 import type { Database, Queryable } from '../db/connect.ts';
 import { keepEdition, type Who } from '../db/desk.ts';
+import { standingLearning } from '../db/outcomes.ts';
 import { desks, libraryEntries, people } from '../db/schema.ts';
 import { ApiError } from '../problems.ts';
 
 interface Standing {
   revision: number;
+  /** Id of what stands as learned, or null. */
+  learning: string | null;
+  /** The entries alone, without what was learned. */
+  unlearned: Edition;
   edition: Edition;
   entries: DeskEntry[];
 }
 export interface Change {
   edition: string;
   complaints: Complaint[];
+}
+
+/** An edition with confirmed outcomes laid in; its version tells them. */
+function withLearning(edition: Edition, learned: { asOf: string; outcomes: Outcome[] } | null): Edition {
+  if (!learned) return edition;
+  const { asOf, outcomes } = learned;
+  const digest = createHash('sha256')
+    .update(JSON.stringify([asOf, outcomes]))
+    .digest('hex')
+    .slice(0, 6);
+  return { ...edition, version: `${edition.version}+${digest}`, learned: { asOf, outcomes } };
 }
 
 /** The library as each desk has it: the shipped edition with the desk's own entries over it, compiled once a revision. */
@@ -59,15 +75,28 @@ export class DeskLibrary {
       .where(eq(libraryEntries.deskId, deskId));
     const revision = row?.revision ?? 0;
     const known = this.standing.get(deskId);
-    if (known?.revision === revision) return known;
+    const learned = await standingLearning(this.db, deskId);
+    const learning = learned?.id ?? null;
+    if (known?.revision === revision && known.learning === learning) return known;
     const { entries } = await this.entriesOf(this.db, deskId);
-    const standing = { revision, entries, edition: entries.length === 0 ? this.shipped : compile(this.root, entries).edition };
+    const unlearned = known?.revision === revision ? known.unlearned : entries.length === 0 ? this.shipped : compile(this.root, entries).edition;
+    const standing = { revision, learning, entries, unlearned, edition: withLearning(unlearned, learned) };
     this.standing.set(deskId, standing);
     return standing;
   }
 
   async edition(deskId: string): Promise<Edition> {
     return (await this.of(deskId)).edition;
+  }
+
+  /** The edition as it is written, without what cases have taught. */
+  async unlearned(deskId: string): Promise<Edition> {
+    return (await this.of(deskId)).unlearned;
+  }
+
+  /** Keeps the edition that has come of a change in what was learned. */
+  async renew(deskId: string): Promise<void> {
+    await keepEdition(this.db, deskId, await this.edition(deskId));
   }
 
   /** The whole library of a desk as it is written. */
@@ -156,7 +185,8 @@ export class DeskLibrary {
       return { edition: compiled.edition.version, complaints };
     });
     this.standing.delete(deskId);
-    return change;
+    await this.renew(deskId);
+    return { ...change, edition: (await this.edition(deskId)).version };
   }
 
   /** Takes back the last thing written of an entry: what stood before it stands again. @throws ApiError conflict when nothing was written */

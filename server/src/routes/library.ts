@@ -1,21 +1,13 @@
 import { Router, type Response } from 'express';
-import { eq } from 'drizzle-orm';
-import { COORDINATOR, entryBody, entryParams, importBody } from '@sounding/contract/api.ts';
+import { entryBody, entryParams, importBody } from '@sounding/contract/api.ts';
 import { differing, libraryText, readLibrary, type Library } from '@sounding/knowledge/entries.ts';
-import { people } from '../db/schema.ts';
-import { whoOf, type Services } from '../http.ts';
+import { requireCoordinator, whoOf, type Services } from '../http.ts';
 import { ApiError } from '../problems.ts';
 
 /** The desk's own entries in the library: read, written, taken back, taken out and brought in. Only the coordinator writes. */
 export function libraryRoutes({ db, library, now }: Services): Router {
   const router = Router();
-  const requireCoordinator = async (res: Response): Promise<void> => {
-    const [person] = await db
-      .select({ role: people.role })
-      .from(people)
-      .where(eq(people.id, whoOf(res).personId));
-    if (person?.role !== COORDINATOR) throw new ApiError('not-allowed', 'Only the coordinator of the desk writes in its library.');
-  };
+  const coordinatorOnly = (res: Response) => requireCoordinator(db, res, 'Only the coordinator of the desk writes in its library.');
 
   router.get('/library/entries/:kind/:id', async (req, res) => {
     const { kind, id } = entryParams.parse(req.params);
@@ -24,12 +16,12 @@ export function libraryRoutes({ db, library, now }: Services): Router {
   router.put('/library/entries/:kind/:id', async (req, res) => {
     const { kind, id } = entryParams.parse(req.params);
     const { text, note } = entryBody.parse(req.body);
-    await requireCoordinator(res);
+    await coordinatorOnly(res);
     res.json(await library.write(whoOf(res), [{ kind, id, text }], note, now()));
   });
   router.post('/library/entries/:kind/:id/undo', async (req, res) => {
     const { kind, id } = entryParams.parse(req.params);
-    await requireCoordinator(res);
+    await coordinatorOnly(res);
     res.json(await library.undo(whoOf(res), kind, id, now()));
   });
   router.get('/library/export.:format', async (req, res) => {
@@ -43,7 +35,7 @@ export function libraryRoutes({ db, library, now }: Services): Router {
   });
   router.post('/library/import', async (req, res) => {
     const { text, apply } = importBody.parse(req.body);
-    await requireCoordinator(res);
+    await coordinatorOnly(res);
     let brought: Library;
     try {
       brought = readLibrary(text);

@@ -35,6 +35,7 @@ export function createAppRouter() {
         { path: 'library/seen/:finding/:answer', lazy: async () => ({ Component: (await import('../features/library/SeenPage.tsx')).SeenPage }) },
         { path: 'library/edit/:kind/:id', lazy: async () => ({ Component: (await import('../features/library/EntryPage.tsx')).EntryPage }) },
         { path: 'library/exchange', lazy: async () => ({ Component: (await import('../features/library/ExchangePage.tsx')).ExchangePage }) },
+        { path: 'library/learned', lazy: async () => ({ Component: (await import('../features/library/LearnedPage.tsx')).LearnedPage }) },
         { path: 'library/compare', lazy: async () => ({ Component: (await import('../features/library/ComparePage.tsx')).ComparePage }) },
         { path: 'case/:caseId', lazy: async () => ({ Component: (await import('../features/case/CasePage.tsx')).CasePage }) },
         { path: 'case/:caseId/reply/:questionId', lazy: async () => ({ Component: (await import('../features/reply/ReplyPage.tsx')).ReplyPage }) },

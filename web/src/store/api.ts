@@ -6,8 +6,10 @@ import type {
   EntryKind,
   EntryView,
   ImportView,
+  LearningView,
   LibraryChange,
   NewCase,
+  OutcomeBody,
   SessionView,
 } from '@sounding/contract/api.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
@@ -17,7 +19,7 @@ import type { WeatherSeries } from '@sounding/core/season/weather.ts';
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: new URL('/api', location.href).href }),
-  tagTypes: ['Session', 'Cases', 'Case', 'Entry'],
+  tagTypes: ['Session', 'Cases', 'Case', 'Entry', 'Learning'],
   endpoints: (build) => ({
     session: build.query<SessionView, void>({ query: () => '/session', providesTags: ['Session'] }),
     edition: build.query<Edition, string>({ query: (version) => `/editions/${version}`, keepUnusedDataFor: 86_400 }),
@@ -51,6 +53,17 @@ export const api = createApi({
       query: (body) => ({ url: '/library/import', method: 'POST', body }),
       invalidatesTags: (done) => (done?.applied ? ['Entry', 'Session'] : []),
     }),
+    confirmOutcome: build.mutation<null, { questionId: string; body: OutcomeBody }>({
+      query: ({ questionId, body }) => ({ url: `/questions/${questionId}/outcome`, method: 'PUT', body }),
+      invalidatesTags: ['Case', 'Learning'],
+    }),
+    dropOutcome: build.mutation<null, string>({
+      query: (questionId) => ({ url: `/questions/${questionId}/outcome`, method: 'DELETE' }),
+      invalidatesTags: ['Case', 'Learning'],
+    }),
+    learning: build.query<LearningView, void>({ query: () => '/learning', providesTags: ['Learning'], keepUnusedDataFor: 0 }),
+    takeOverLearning: build.mutation<null, void>({ query: () => ({ url: '/learning', method: 'POST' }), invalidatesTags: ['Learning', 'Session'] }),
+    setBackLearning: build.mutation<null, void>({ query: () => ({ url: '/learning', method: 'DELETE' }), invalidatesTags: ['Learning', 'Session'] }),
     takeSeat: build.mutation<null, string>({
       query: (personId) => ({ url: '/session/seat', method: 'PUT', body: { personId } }),
       invalidatesTags: ['Session'],
@@ -73,6 +86,11 @@ export const {
   useUndoEntryMutation,
   useImportLibraryMutation,
   useTakeSeatMutation,
+  useConfirmOutcomeMutation,
+  useDropOutcomeMutation,
+  useLearningQuery,
+  useTakeOverLearningMutation,
+  useSetBackLearningMutation,
 } = api;
 
 export const usePrefetchEdition = () => api.usePrefetch('edition');

@@ -32,6 +32,7 @@ const view: CaseView = {
       readings: [],
       snapshot: null,
       advice: null,
+      outcome: null,
     },
   ],
 };

@@ -10,6 +10,7 @@ import { useAddQuestionMutation } from '../../store/api.ts';
 import { Notice } from '../../ui/controls.tsx';
 import { CaseHeader } from './CaseHeader.tsx';
 import { Dock } from './Dock.tsx';
+import { OutcomeStrip } from './OutcomeStrip.tsx';
 import { Reproduced } from './Reproduced.tsx';
 import { SoundingLine } from './SoundingLine.tsx';
 import { StandingPanel } from './StandingPanel.tsx';
@@ -183,6 +184,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
       </Columns>
       <div>
         <Reproduced caseId={view.id} question={question} standing={standing} />
+        <OutcomeStrip question={question} standing={standing} edition={edition} />
         <Dock
           ref={entry}
           edition={edition}

@@ -48,6 +48,7 @@ const question: QuestionView = {
   readings: [...taken, reading('r3', 'frost', 'unknown')],
   snapshot: null,
   advice: null,
+  outcome: null,
 };
 
 describe('line layout', () => {

@@ -1,0 +1,58 @@
+import { fileURLToPath } from 'node:url';
+import { sessionView, type SessionView } from '@sounding/contract/api.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import { compile } from '@sounding/knowledge/compile.ts';
+import { pino } from 'pino';
+import request from 'supertest';
+import { createApp } from './app.ts';
+import { connect, migrateDatabase, type Connection } from './db/connect.ts';
+import { seedDemo } from './demo/seed.ts';
+import { DeskLibrary } from './library/deskLibrary.ts';
+
+export interface TestDesk {
+  agent: ReturnType<typeof request.agent>;
+  connection: Connection;
+  edition: Edition;
+  session: () => Promise<SessionView>;
+  /** Seats the first person of the desk with this role. */
+  seat: (role: string) => Promise<void>;
+  close: () => Promise<void>;
+}
+
+/** The demo desk on a real PostgreSQL, in a database of its own; for tests. */
+export async function openTestDesk(name: string): Promise<TestDesk> {
+  const knowledgeRoot = fileURLToPath(new URL('../../knowledge/data', import.meta.url));
+  const base = process.env['DATABASE_URL'] ?? '';
+  const databaseName = `sounding_${name}_${process.pid}`;
+  const { edition } = compile(knowledgeRoot);
+  const admin = connect(base, () => undefined);
+  await admin.pool.query(`create database ${databaseName}`);
+  const connection = connect(base.replace(/\/[^/]+$/, `/${databaseName}`), () => undefined);
+  await migrateDatabase(connection, fileURLToPath(new URL('../drizzle', import.meta.url)));
+  await seedDemo(connection.db, edition);
+  const services = {
+    db: connection.db,
+    library: new DeskLibrary(connection.db, knowledgeRoot, edition),
+    now: () => new Date('2026-06-14T09:00:00Z'),
+    secureCookies: false,
+    fetchWeather: () => Promise.resolve(),
+  };
+  const agent = request.agent(createApp(services, pino({ level: 'silent' }), null));
+  const session = async () => sessionView.parse((await agent.get('/api/session')).body);
+  return {
+    agent,
+    connection,
+    edition,
+    session,
+    seat: async (role) => {
+      const person = (await session()).people.find((p) => p.role === role);
+      const answer = await agent.put('/api/session/seat').send({ personId: person?.id });
+      if (answer.status !== 204) throw new Error(`could not take the seat of a ${role}: ${answer.status}`);
+    },
+    close: async () => {
+      await connection.pool.end();
+      await admin.pool.query(`drop database ${databaseName} with (force)`);
+      await admin.pool.end();
+    },
+  };
+}
