@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import Papa from 'papaparse';
+import { PracticeDesk, type PracticeCall } from '@sounding/core/consult/practiceCall.ts';
 import { Consultant } from '@sounding/core/consult/consult.ts';
 import { calibrationError, reliability, type Stated } from '@sounding/core/diagnosis/calibration.ts';
 import type { CaseTable } from '@sounding/core/diagnosis/learn.ts';
@@ -145,6 +146,20 @@ function simulation(edition: Edition): void {
   for (const { cause, taken, share } of result.confusions.slice(0, WORST)) say(`    ${cause} taken for ${taken}: ${percent(share)}`);
 }
 
+/** Our own practice calls, used for mending: what was kept, not how good it is. */
+function practiceCalls(edition: Edition): void {
+  const desk = new PracticeDesk(edition, MOST_QUESTIONS);
+  const blank = { host: null, date: null, climate: null, hemisphere: 'N', facts: [], also: [], action: null } as const;
+  const ranks = readFileSync(new URL('../../knowledge/callers/practice.jsonl', import.meta.url), 'utf8')
+    .trim()
+    .split('\n')
+    .map((line) => ({ ...blank, ...(JSON.parse(line) as PracticeCall) }))
+    .filter((call) => call.cause)
+    .map((call) => desk.play(call).rankAfterAll ?? Infinity);
+  const share = (n: number) => percent(ranks.filter((rank) => rank <= n).length / ranks.length);
+  say(`\n${ranks.length} practice calls with a cause (knowledge/callers/practice.jsonl): first ${share(1)}, first three ${share(3)}`);
+}
+
 /** Do probabilities mean what they say, and does it notice what it cannot know? */
 function honesty(edition: Edition): void {
   const drawn = callersByPrior(edition, CALIBRATION_CALLERS, SEED);
@@ -199,4 +214,5 @@ const edition = loadEdition();
 keystrokes(edition);
 corpus(edition);
 simulation(edition);
+practiceCalls(edition);
 honesty(edition);
