@@ -44,7 +44,7 @@ test('one call by keyboard, from the waiting line to a saved reply, and the same
 
 test('questions are answered with one key, stepped over, withdrawn, and walked back along the line', async ({ page }) => {
   await newCall(page, 'Key Walker');
-  await say(page, 'my tomato leaves are rolling up like cigars');
+  await say(page, 'the leaves of my tomato have brown spots');
   const words = page.getByRole('region', { name: 'What was said' });
   const line = page.getByRole('region', { name: 'Sounding line' });
   await expect(line.getByRole('button')).toHaveCount(3);
@@ -61,9 +61,9 @@ test('questions are answered with one key, stepped over, withdrawn, and walked b
   await expect(page.getByRole('heading', { name: 'Standing', exact: true })).toBeVisible();
   await page.keyboard.press('0');
   await expect(words.getByText(/cannot say/).first()).toBeVisible();
-  await words.getByRole('button', { name: /undo Leaf shape/ }).click();
+  await words.getByRole('button', { name: /undo Spots on the leaves/ }).click();
   await expect(line.getByRole('button')).toHaveCount(3);
-  await words.getByRole('button', { name: /take in Leaf shape/ }).click();
+  await words.getByRole('button', { name: /take in Spots on the leaves/ }).click();
   await expect(line.getByRole('button')).toHaveCount(4);
 });
 

@@ -50,6 +50,9 @@ await page.goto(`${base}/library/compare?cause=box-psyllid&cause=spider-mites&ca
 await page.getByRole('columnheader', { name: /Box psyllid/ }).waitFor();
 await picture('side-by-side');
 await page.getByLabel('Who sits at the desk').selectOption({ label: 'Corvin Halloway-Brisk, coordinator' });
+await page.goto(`${base}/library/learned`);
+await page.getByRole('heading', { name: 'What cases have taught' }).waitFor();
+await picture('learned');
 await page.goto(`${base}/library/edit/causes/pear-rust`);
 await page.getByLabel('The entry').waitFor();
 await picture('library-entry');

@@ -29,6 +29,8 @@ export interface DemoCase {
   minute: number;
   /** What was said, when the call has been answered. */
   said?: (string | { ask: string; say: string })[];
+  /** What it turned out to be, set down the day after. */
+  confirmed?: { cause: string; by: 'in-hand' | 'bench' | 'laboratory' | 'outcome' };
   station?: number;
 }
 
@@ -104,6 +106,7 @@ export const DEMO_CASES: DemoCase[] = [
     daysAgo: 3,
     minute: 560,
     said: ['All my potatoes have dark wet patches on the leaves', 'it spread within days after all that rain, the stems are turning brown'],
+    confirmed: { cause: 'late-blight', by: 'laboratory' },
   },
   {
     caller: 'Jory Lindqvist-Bane',
@@ -164,6 +167,7 @@ export const DEMO_CASES: DemoCase[] = [
     daysAgo: 9,
     minute: 615,
     said: ['my oleander has lumpy warts on the stems, otherwise it flowers well'],
+    confirmed: { cause: 'oleander-gall', by: 'in-hand' },
   },
   {
     caller: 'Maud Ellery-Finch',
@@ -175,6 +179,7 @@ export const DEMO_CASES: DemoCase[] = [
     daysAgo: 2,
     minute: 530,
     said: ['my cabbages wilt in the midday sun and recover at night', 'when I pulled one the roots were all swollen and lumpy'],
+    confirmed: { cause: 'clubroot', by: 'in-hand' },
   },
   {
     caller: 'Benno Strack',

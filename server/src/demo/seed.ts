@@ -15,6 +15,7 @@ import {
   cases,
   desks,
   differentialSnapshots,
+  outcomes,
   gardens,
   people,
   plants,
@@ -188,6 +189,12 @@ async function seedCase(db: Database, setting: Setting, demo: DemoCase, number: 
   if (!demo.said) return;
   const hostId = await answer(db, setting, demo, questionId, date);
   await db.update(caseQuestions).set({ hostId }).where(eq(caseQuestions.id, questionId));
+  if (demo.confirmed) {
+    const { cause: causeId, by: confirmedBy } = demo.confirmed;
+    const on = addDays(date, 1);
+    const who = { deskId, questionId, byPerson: setting.advisor.id };
+    await db.insert(outcomes).values({ id: randomUUID(), ...who, causeId, confirmedBy, on, recordedAt: instantOf(on, demo.minute) });
+  }
   if (hostId) await db.insert(plants).values({ id: randomUUID(), deskId, gardenId, hostId, firstNamedOn: date });
 }
 

@@ -93,6 +93,15 @@ const Preview = styled.p`
     color: ${({ theme }) => theme.deepInk};
     font-weight: 600;
   }
+  button {
+    font: inherit;
+    border: 0;
+    padding: 0 0 0 6px;
+    background: none;
+    color: inherit;
+    text-decoration: underline;
+    cursor: pointer;
+  }
   .open {
     text-decoration: underline wavy;
     text-underline-offset: 3px;
@@ -105,19 +114,34 @@ const ENOUGH_WORDS = {
   'nothing-left-to-ask': 'No question left would tell much. Answer with what there is, or refer.',
 } as const;
 
-function Understood({ heard, edition }: { heard: Heard | null; edition: Edition }) {
+interface UnderstoodProps {
+  heard: Heard | null;
+  edition: Edition;
+  /** Takes another sense of the words for the one read first. */
+  onSense: (finding: string, answer: string) => void;
+}
+
+/** What has been read from the line while it is typed; another sense of the same words is one press away. */
+function Understood({ heard, edition, onSense }: UnderstoodProps) {
   if (!heard) return <Preview>&nbsp;</Preview>;
-  const parts = heard.readings.map((r) => {
-    const others = r.choices.map((answer) => edition.findings.find((f) => f.id === r.finding)?.answers.find((a) => a.id === answer)?.say ?? answer);
-    return `${readingText(edition, r.finding, r.answer)}${others.length > 0 ? ` (or ${others.join(', or ')})` : ''}${r.channel === 'caller-unsure' ? ' (not sure)' : ''}`;
-  });
+  const parts = heard.readings.map((r) => (
+    <span key={r.finding}>
+      {' · '}
+      {readingText(edition, r.finding, r.answer)}
+      {r.channel === 'caller-unsure' ? ' (not sure)' : ''}
+      {r.choices.map((answer) => (
+        <button key={answer} type="button" onMouseDown={(event) => event.preventDefault()} onClick={() => onSense(r.finding, answer)}>
+          or {readingText(edition, r.finding, answer).replace(/^.*?: /, '')}
+        </button>
+      ))}
+    </span>
+  ));
   const doubts = heard.measurements.flatMap((m) => m.doubt ?? []);
   return (
     <Preview role="status">
       {doubts.length > 0 && <b>{doubts.join(' ')} </b>}
       {heard.host && <b>{heard.host.name}</b>}
-      {heard.host && parts.length > 0 && ' · '}
-      {parts.join(' · ')}
+      {parts}
       {heard.care.length > 0 && ' · a question of care'}
       {heard.notUnderstood.length > 0 && (
         <>
@@ -141,6 +165,7 @@ interface Props {
   draft: string;
   heard: Heard | null;
   onDraft: (text: string) => void;
+  onSense: (finding: string, answer: string) => void;
   onKeyDown: (event: KeyboardEvent<HTMLInputElement>) => void;
   onAnswer: (answer: string) => void;
   onReply: () => void;
@@ -148,7 +173,7 @@ interface Props {
 
 /** Always in sight: the one question to read out, its answers on the number keys, and the line the words go in. */
 export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
-  { edition, standing, finding, place, askPlant, opening, draft, heard, onDraft, onKeyDown, onAnswer, onReply },
+  { edition, standing, finding, place, askPlant, opening, draft, heard, onDraft, onSense, onKeyDown, onAnswer, onReply },
   entry,
 ) {
   const { enough } = standing;
@@ -228,7 +253,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
           spellCheck={false}
           autoFocus
         />
-        <Understood heard={heard} edition={edition} />
+        <Understood heard={heard} edition={edition} onSense={onSense} />
       </div>
     </Band>
   );

@@ -12,6 +12,7 @@ import { CaseHeader } from './CaseHeader.tsx';
 import { Dock } from './Dock.tsx';
 import { OutcomeStrip } from './OutcomeStrip.tsx';
 import { Reproduced } from './Reproduced.tsx';
+import { inSenses, type Senses } from './senses.ts';
 import { SoundingLine } from './SoundingLine.tsx';
 import { StandingPanel } from './StandingPanel.tsx';
 import type { NewWrite } from './useCaseWork.ts';
@@ -65,6 +66,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const [mark, setMark] = useState<number | null>(null);
   const [place, setPlace] = useState(0);
   const [draft, setDraft] = useState('');
+  const [senses, setSenses] = useState<Senses>({});
   const { edition, date, taken, standing, shown } = useQuestionStanding(question, session, mark);
   const down = useTakeDown(question, write);
 
@@ -73,7 +75,8 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const finding: Finding | null = edition?.findings.find((f) => f.id === next?.finding) ?? null;
   const askPlant = question.hostId === null && place === 0 && standing?.enough.enough !== true;
   const asked = finding && !askPlant && answersQuestion(draft) ? finding.ask : null;
-  const heard = useHeard(edition, draft, asked, question.hostId);
+  const read = useHeard(edition, draft, asked, question.hostId);
+  const heard = useMemo(() => (read ? inSenses(read, senses) : null), [read, senses]);
   const allSaid = [question.position === 1 ? view.opening : '', ...question.statements.map((s) => s.said)].join('. ');
   const everything = useHeard(edition, allSaid, null, question.hostId);
 
@@ -118,8 +121,10 @@ export function QuestionTable({ view, question, session, write }: Props) {
   };
   const takeIn = () => {
     const said = draft.trim();
-    void hear(edition, said, asked, question.hostId).then((whole) => down.words(said, asked, whole));
+    const chosen = senses;
+    void hear(edition, said, asked, question.hostId).then((whole) => down.words(said, asked, inSenses(whole, chosen)));
     setDraft('');
+    setSenses({});
     goOn();
   };
   const reply = () => {
@@ -196,6 +201,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
           draft={draft}
           heard={heard}
           onDraft={setDraft}
+          onSense={(id, given) => setSenses({ ...senses, [id]: given })}
           onKeyDown={onKeyDown}
           onAnswer={answerWith}
           onReply={reply}

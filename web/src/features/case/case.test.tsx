@@ -7,6 +7,7 @@ import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import { renderInk } from '../../testing.tsx';
 import { Dock } from './Dock.tsx';
 import { depthOf, halvings, spreadLabels } from './lineLayout.ts';
+import { inSenses } from './senses.ts';
 import { SoundingLine } from './SoundingLine.tsx';
 import { StandingPanel } from './StandingPanel.tsx';
 import { WordsPanel } from './WordsPanel.tsx';
@@ -129,6 +130,7 @@ describe('dock', () => {
     draft: '',
     heard: null,
     onDraft: () => undefined,
+    onSense: () => undefined,
     onKeyDown: () => undefined,
     onAnswer: () => undefined,
     onReply: () => undefined,
@@ -150,6 +152,26 @@ describe('dock', () => {
     const onReply = jest.fn();
     renderInk(<Dock {...props} standing={{ ...standing, enough: { enough: true, because: 'one-stands-out' } }} onReply={onReply} />);
     expect(screen.getByText(/Enough to answer/)).toBeTruthy();
+  });
+  it('offers another sense of the words, and lets it be taken', () => {
+    const onSense = jest.fn();
+    const reading = { finding: 'coating', answer: 'white', channel: 'caller' as const, from: 'white or black', choices: ['black'] };
+    const heard = {
+      plants: [],
+      host: null,
+      readings: [reading],
+      claims: [],
+      care: [],
+      wording: '',
+      notUnderstood: [],
+      careAnswers: [],
+      measurements: [],
+    };
+    renderInk(<Dock {...props} heard={heard} onSense={onSense} />);
+    fireEvent.click(screen.getByRole('button', { name: 'or black' }));
+    expect(onSense).toHaveBeenCalledWith('coating', 'black');
+    expect(inSenses(heard, { coating: 'black' }).readings[0]).toMatchObject({ answer: 'black', choices: ['white'] });
+    expect(inSenses(heard, { coating: 'plaid' }).readings[0]).toEqual(reading);
   });
   it('keeps what it did not understand in sight', () => {
     renderInk(
