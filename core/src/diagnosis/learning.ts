@@ -12,6 +12,9 @@ const HALF_LIFE_YEARS = 4;
 const THIS_SEASON_DAYS = 60;
 const SEASON_WEIGHT = 2;
 
+/** A share that moves by less than this is not worth a line. */
+const LEAST_FELT = 0.01;
+
 const DAYS_A_YEAR = 365.25;
 
 /** Weight of an outcome today: halved every four years, doubled in its own season. Outcomes of days to come count for nothing. */
@@ -40,6 +43,7 @@ export interface Learned {
   factor: (cause: string, plant: Plant | null) => number;
   /** Distribution over the answers of a finding, or null where nothing was learned. */
   rate: (cause: string, finding: string) => number[] | null;
+  /** Odds first, then rates, each with the largest change first. */
   changes: LearnedChange[];
 }
 
@@ -134,8 +138,9 @@ export function learnFrom(edition: Edition, outcomes: readonly Outcome[], today:
         cases,
       }));
     });
-    const size = ({ before, after }: LearnedChange) => Math.abs(Math.log(after / before));
-    return [...odds, ...moved].sort((a, b) => size(b) - size(a));
+    const by = ({ before, after }: LearnedChange) => Math.abs(after - before);
+    const felt = moved.filter((change) => by(change) >= LEAST_FELT);
+    return [...odds.sort((a, b) => by(b) - by(a)), ...felt.sort((a, b) => by(b) - by(a))];
   }
 }
 

@@ -98,6 +98,12 @@ describe('reply', () => {
     expect(text).toContain('Please look and tell us:\n– what about ');
     expect(text).not.toContain('What to do');
   });
+  it('never claims a hundred in a hundred, nor tells the caller that their wording is evidence', () => {
+    const worded: Reading[] = [...eaten, { finding: 'wording', answer: 'beetle eats the leaves', channel: 'caller' }];
+    const body = reply([...worded, { finding: 'test', answer: 'negative', channel: 'laboratory' }], '2026-05-10');
+    expect(body).not.toMatch(/100 in 100/);
+    expect(body).not.toMatch(/How it was put/);
+  });
   it('puts labels and local rules first on every reply, whatever the cause', () => {
     for (const date of ['2026-05-10', '2026-07-10', '2026-12-01'])
       for (const readings of [[], eaten]) expect(reply(readings, date)).toContain(LABELS_FIRST);

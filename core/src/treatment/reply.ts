@@ -1,5 +1,5 @@
 import type { Cause, Edition, Plant } from '../edition/edition.ts';
-import { UNLISTED } from '../edition/edition.ts';
+import { UNLISTED, WORDING } from '../edition/edition.ts';
 import type { Standing } from '../consult/consult.ts';
 import { likelihoodWord, readingText } from '../consult/words.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
@@ -53,13 +53,18 @@ function howWeKnow(input: ReplyInput, cause: Cause): string {
   const { standing, edition, readings } = input;
   const evidence = standing.candidates[0]?.evidence ?? [];
   const speaking = evidence
-    .filter((e) => e.decibans >= 1)
+    .filter((e) => e.decibans >= 1 && e.finding !== WORDING)
     .sort((a, b) => b.decibans - a.decibans)
     .slice(0, 4);
   const told = speaking.map((e) => readingText(edition, e.finding, readings.find((r) => r.finding === e.finding)?.answer ?? e.answers[0] ?? ''));
+  const worded = evidence.some((e) => e.finding === WORDING && e.decibans >= 1);
   const against = standing.unexplained.map((id) => readingText(edition, id, readings.find((r) => r.finding === id)?.answer ?? ''));
   return [
-    told.length > 0 ? `What speaks for it: ${told.join('; ')}.` : `You told us little that settles it.`,
+    told.length > 0
+      ? `What speaks for it: ${told.join('; ')}.`
+      : worded
+        ? 'What speaks for it is the way you put it.'
+        : 'You told us little that settles it.',
     ...(against.length > 0 ? [`What it does not explain: ${against.join('; ')}.`] : []),
     ...cause.lookAlikes
       .filter((like) => (standing.candidates.find((c) => c.cause === like.cause)?.probability ?? 0) > 0.05)
@@ -118,7 +123,7 @@ export function composeReply(input: ReplyInput): string {
     lines.push(`${thanks} We cannot name the cause from what we know so far. ${standing.decision.why}`, '');
   } else {
     const name = `${cause.name.toLowerCase()}${cause.latin ? ` (${cause.latin})` : ''}`;
-    lines.push(`${thanks} It is ${likelihoodWord(leader.probability)} ${name}: about ${Math.round(leader.probability * 100)} in 100.`);
+    lines.push(`${thanks} It is ${likelihoodWord(leader.probability)} ${name}: about ${Math.min(99, Math.round(leader.probability * 100))} in 100.`);
     lines.push(...(standing.decision.firm ? advised(input, cause) : unsure(input)));
   }
   lines.push(LABELS_FIRST, '', `${input.advisor}, ${input.desk}, ${longDate(input.today)}`, `Knowledge edition ${edition.version}`);

@@ -13,6 +13,7 @@ const Row = styled.p`
   gap: 12px;
   align-items: center;
   flex-wrap: wrap;
+  margin: 12px 0;
 `;
 const Table = styled.table`
   border-collapse: collapse;
