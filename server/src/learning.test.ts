@@ -23,7 +23,7 @@ async function askedAboutPear(): Promise<{ caseId: string; questionId: string }>
   await desk.agent.post('/api/cases').send({ id: caseId, questionId, channel: 'telephone', caller: { name: 'Tilda Rook', place: 'Test Lane' } });
   await desk.agent.patch(`/api/questions/${questionId}`).send({ hostId: 'pear' });
   const reading = (finding: string, answer: string) => ({ id: randomUUID(), finding, answer, channel: 'caller' });
-  await desk.agent.post(`/api/questions/${questionId}/readings`).send(reading('leaf-spots', 'orange-bright'));
+  await desk.agent.post(`/api/questions/${questionId}/readings`).send(reading('juniper-nearby', 'no'));
   await desk.agent.post(`/api/questions/${questionId}/readings`).send(reading('honeydew', 'unknown'));
   return { caseId, questionId };
 }
@@ -53,7 +53,7 @@ describe('outcomes and what is learned from them', () => {
     const { changes, standing: taken } = await learning();
     expect(taken).toBeNull();
     expect(changes.find((c) => c.cause === 'pear-rust' && c.what === 'odds')!.after).toBeGreaterThan(1);
-    expect(changes.some((c) => c.finding === 'leaf-spots' && c.answer === 'orange-bright' && c.after > c.before)).toBe(true);
+    expect(changes.some((c) => c.finding === 'juniper-nearby' && c.answer === 'no' && c.after > c.before)).toBe(true);
     expect(changes.some((c) => c.finding === 'honeydew')).toBe(false); // "cannot say" is no answer
     expect(await standing()).not.toHaveProperty('learned');
   });
@@ -69,7 +69,7 @@ describe('outcomes and what is learned from them', () => {
       cause: 'pear-rust',
       host: 'pear',
       on: '2026-06-14',
-      findings: [{ finding: 'leaf-spots', answer: 'orange-bright' }],
+      findings: [{ finding: 'juniper-nearby', answer: 'no' }],
     });
     expect((await learning()).standing).toMatchObject({ outcomes: OF_THE_DEMO + 1 });
   });
