@@ -11,7 +11,7 @@ import { inSenses } from './senses.ts';
 import { SoundingLine } from './SoundingLine.tsx';
 import { StandingPanel } from './StandingPanel.tsx';
 import { WordsPanel } from './WordsPanel.tsx';
-import { answersShown, percent, timingText } from './words.ts';
+import { answersShown, percent, reasonText, timingText } from './words.ts';
 
 const reading = (id: string, finding: string, answer: string, withdrawnAt: string | null = null) => ({
   id,
@@ -215,4 +215,14 @@ describe('answers on the keys', () => {
   it('are the likeliest of a long one in its own order, "none" always among them', () => {
     expect(answersShown(long, ranked).map((a) => a.id)).toEqual(['a0', 'a10', 'a11', 'a12', 'a13', 'a14', 'a15', 'a16', 'a17', 'a18', 'a19']);
   });
+});
+
+describe('why a question is asked', () => {
+  it('says which causes it splits and what it could change', () =>
+    expect(reasonText({ splits: ['mildew', 'beetle'], changes: { from: 'contact', to: 'leave', answer: 'none' } }, smallEdition)).toBe(
+      'splits mildew from beetle; could turn “Spray” into “Leave it alone”',
+    ));
+  it('says so when it only makes surer', () => expect(reasonText({ splits: ['mildew'], changes: null }, smallEdition)).toBe('makes surer'));
+  it('has words for the unlisted', () =>
+    expect(reasonText({ splits: ['mildew', 'unlisted'], changes: null }, smallEdition)).toBe('splits mildew from something unlisted'));
 });
