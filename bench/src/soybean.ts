@@ -98,7 +98,7 @@ export function ownOrder(table: CaseTable): number {
   return judged.filter((row) => firstChoice(model, readingsOf(table, row)) === row.label).length / judged.length;
 }
 
-/** Settings of the one-dependence fit: chosen on the training part of the first fold, then left alone. */
+/** Settings of the one-dependence fit, picked from a handful on these same ten folds: alphas from 0.03 to 1 gave 94.3 to 94.6 %, so the figure flatters by a few cases at most. */
 const ONE_DEPENDENCE = { alpha: 0.1, gaps: 'answer' } as const;
 const INNER_FOLDS = 5;
 
