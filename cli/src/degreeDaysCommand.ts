@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { dailyDegreeDays } from '@sounding/core/season/degreeDays.ts';
+import { CUTOFFS, DEGREE_DAY_METHODS, dailyDegreeDays } from '@sounding/core/season/degreeDays.ts';
 import { isoDate } from '@sounding/core/season/calendar.ts';
 import { finiteNumber, readText, UsageError } from './input.ts';
 
@@ -7,6 +7,7 @@ export interface DegreeDayOptions {
   lower?: string | undefined;
   upper?: string | undefined;
   method?: string | undefined;
+  cutoff?: string | undefined;
 }
 
 const COLUMNS = {
@@ -21,12 +22,24 @@ function columnOf(header: readonly string[], names: readonly string[], what: str
   return found;
 }
 
+function oneOf<T extends string>(option: string, allowed: readonly T[], value: string): T {
+  const found = allowed.find((one) => one === value);
+  if (!found) throw new UsageError(`${option}: "${value}" is not one of ${allowed.join(', ')}`);
+  return found;
+}
+
+/** The next row's minimum, for the double methods; a row that cannot be read is complained of when its turn comes. */
+function nextMinimum(cell: string | undefined): number | undefined {
+  const value = cell === undefined || cell.trim() === '' ? NaN : Number(cell);
+  return Number.isFinite(value) ? value : undefined;
+}
+
 /** Daily and accumulated degree-days as CSV text. @throws UsageError naming line and field */
 export function degreeDayTable(csv: string, options: DegreeDayOptions): string {
   const lowerC = finiteNumber('--lower', options.lower);
   const upperC = options.upper === undefined ? undefined : finiteNumber('--upper', options.upper);
-  const method = options.method ?? 'single-sine';
-  if (method !== 'average' && method !== 'single-sine') throw new UsageError(`--method: "${method}" is not one of average, single-sine`);
+  const method = oneOf('--method', DEGREE_DAY_METHODS, options.method ?? 'single-sine');
+  const cutoff = oneOf('--cutoff', CUTOFFS, options.cutoff ?? 'horizontal');
   if (upperC !== undefined && upperC <= lowerC) throw new UsageError(`--upper: ${upperC} is not above --lower ${lowerC}`);
   const parsed = Papa.parse<Record<string, string>>(csv.trim(), { header: true, skipEmptyLines: true });
   const header = parsed.meta.fields ?? [];
@@ -44,8 +57,9 @@ export function degreeDayTable(csv: string, options: DegreeDayOptions): string {
       const gain = dailyDegreeDays(
         finiteNumber('minimum', at(min)),
         finiteNumber('maximum', at(max)),
-        upperC === undefined ? { lowerC } : { lowerC, upperC },
+        upperC === undefined ? { lowerC } : { lowerC, upperC, cutoff },
         method,
+        nextMinimum(parsed.data[i + 1]?.[min]),
       );
       sum += gain;
       return { date: on, minimum: at(min), maximum: at(max), degree_days: gain.toFixed(3), accumulated: sum.toFixed(3) };

@@ -11,7 +11,7 @@ const USAGE = `usage: sounding diagnose [FILE|-]
        sounding evaluate [FILE|-]
        sounding learn --label COLUMN [--host COLUMN] [--date COLUMN] [--today YYYY-MM-DD] [FILE|-]
        sounding vocabulary
-       sounding degree-days --lower C [--upper C] [--method single-sine|average] [FILE|-]`;
+       sounding degree-days --lower C [--upper C] [--method single-sine|…] [--cutoff horizontal|…] [FILE|-]`;
 
 /** The edition is handed in by path, so that the bundle need not know where it lies. */
 function loadEdition(): Edition {
@@ -31,6 +31,7 @@ function run(argv: string[]): string {
         lower: { type: 'string' },
         upper: { type: 'string' },
         method: { type: 'string' },
+        cutoff: { type: 'string' },
         label: { type: 'string' },
         host: { type: 'string' },
         date: { type: 'string' },

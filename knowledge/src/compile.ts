@@ -159,6 +159,8 @@ function toWindow(id: string, row: CauseRow['windows'][string], cause: WholeCaus
             baseC: dd['base-c'],
             ...(dd['upper-c'] === undefined ? {} : { upperC: dd['upper-c'] }),
             ...(dd.method ? { method: dd.method } : {}),
+            ...(dd.cutoff ? { cutoff: dd.cutoff } : {}),
+            ...(dd.generations ? { generations: dd.generations } : {}),
             biofix: dd.biofix,
             from: dd.from,
             to: dd.to,

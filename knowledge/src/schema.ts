@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ACTS, CLIMATES, COMMONNESS_VALUES, ORGANS, RATE_VALUES, type Commonness, type RateWord } from '@sounding/core/edition/edition.ts';
+import { CUTOFFS, DEGREE_DAY_METHODS } from '@sounding/core/season/degreeDays.ts';
 import { excludedShorthand, hostShorthand, likeShorthand, rateShorthand } from './shorthand.ts';
 
 /** The shape of the YAML files, one schema a kind of row. Rows are strict: a misspelt key is an error, not a silence. */
@@ -102,7 +103,9 @@ const windowRow = z.strictObject({
     .strictObject({
       'base-c': z.number(),
       'upper-c': z.number().optional(),
-      method: z.enum(['average', 'single-sine']).optional(),
+      method: z.enum(DEGREE_DAY_METHODS).optional(),
+      cutoff: z.enum(CUTOFFS).optional(),
+      generations: z.strictObject({ every: z.number().positive(), most: z.number().int().min(2).max(8) }).optional(),
       biofix: monthDay,
       from: z.number().min(0),
       to: z.number().positive(),

@@ -3,6 +3,8 @@
  * Months and calendar dates are those of the northern hemisphere; `season/calendar.ts` turns them round.
  */
 
+import type { Cutoff, DegreeDayMethod } from '../season/degreeDays.ts';
+
 /** Where a figure comes from. `published` needs a source id; `common-practice` is a working rule of the trade. */
 export type Mark = 'published' | 'common-practice' | 'memory';
 export interface Provenance {
@@ -99,15 +101,18 @@ export interface LookAlike {
   say: string;
 }
 
-/** Degree-days in °C·day above `baseC` from the biofix; single sine unless `method` says otherwise. */
+/** Degree-days in °C·day above `baseC` from the biofix; single sine with horizontal cut-off unless it says otherwise. */
 export interface DegreeDaySpan {
   baseC: number;
   upperC?: number;
-  method?: 'average' | 'single-sine';
+  method?: DegreeDayMethod;
+  cutoff?: Cutoff;
   /** MM-DD, northern hemisphere. */
   biofix: string;
   from: number;
   to: number;
+  /** The same stage comes again `every` so many degree-days, `most` times in all. */
+  generations?: { every: number; most: number };
 }
 /** MM-DD to MM-DD, northern hemisphere; may run over the turn of the year. */
 export interface CalendarSpan {

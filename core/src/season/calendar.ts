@@ -58,3 +58,27 @@ export function occurrence(span: CalendarSpan, year: number, hemisphere: Hemisph
   const sameYear = seasonalDate(span.to, year, hemisphere);
   return { from, to: sameYear >= from ? sameYear : seasonalDate(span.to, year + 1, hemisphere) };
 }
+
+/** Days since 1 January 1970: what records are indexed by. */
+export type DayNumber = number;
+
+/** @throws RangeError for anything but an existing day written YYYY-MM-DD */
+export function dayNumber(date: IsoDate): DayNumber {
+  const [year, month, day] = [Number(date.slice(0, 4)), Number(date.slice(5, 7)), Number(date.slice(8, 10))];
+  const number = Date.UTC(year, month - 1, day) / 86_400_000;
+  if (date.length !== 10 || !Number.isInteger(number) || isoOfDay(number) !== date) isoDate(date); // says what is wrong
+  return number;
+}
+
+export const isoOfDay = (day: DayNumber): IsoDate => new Date(day * 86_400_000).toISOString().slice(0, 10);
+
+/** The same day of the year `years` earlier; 29 February becomes the 28th. */
+export function yearsEarlier(date: IsoDate, years: number): IsoDate {
+  const year = String(yearOf(date) - years).padStart(4, '0');
+  const day = date.slice(4);
+  return day === '-02-29' && !isLeap(Number(year)) ? `${year}-02-28` : `${year}${day}`;
+}
+const isLeap = (year: number): boolean => (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0;
+
+/** 1 to 366. */
+export const dayOfYear = (date: IsoDate): number => dayNumber(date) - dayNumber(`${date.slice(0, 4)}-01-01`) + 1;

@@ -78,7 +78,7 @@ const hatch: Window = {
 
 describe('degree-day windows', () => {
   it('adds from biofix to today, both days counted', () => {
-    expect(accumulated(evenWeather('2024-01-01', '2026-02-01'), hatch.degreeDays!, '2026-01-10', 'N')).toBeCloseTo(100, 9);
+    expect(accumulated(evenWeather('2024-01-01', '2026-02-01'), hatch.degreeDays!, '2026-01-01', '2026-01-10')).toBeCloseTo(100, 9);
   });
   it('plays earlier years on to date what lies ahead', () => {
     const crossing = crossingDate(evenWeather('2023-01-01', '2026-02-01'), hatch.degreeDays!, 1000, '2026-01-01', '2026-02-01');
@@ -94,6 +94,13 @@ describe('degree-day windows', () => {
     const broken = evenWeather('2022-01-01', '2026-07-01');
     broken.days = broken.days.filter((d) => d.on < '2026-03-01' || d.on > '2026-03-10');
     expect(windowStanding(hatch, context('2026-06-10', { weather: broken })).basis).toContain('calendar');
+  });
+  it('names the generation that comes next, and none that no earlier year was warm enough for', () => {
+    const twice: Window = { ...hatch, degreeDays: { ...hatch.degreeDays!, generations: { every: 1500, most: 4 } } };
+    const standing = windowStanding(twice, context('2026-07-01', { weather: evenWeather('2022-01-01', '2026-07-01') }));
+    expect(standing).toMatchObject({ state: 'not-yet', from: '2026-09-07' });
+    expect(standing.basis).toMatch(/^second generation, .*window 2500–2700/);
+    expect(windowStanding(twice, context('2026-12-30', { weather: evenWeather('2022-01-01', '2026-12-30') })).state).toBe('closed');
   });
   it('bridges a gap of three days', () => {
     const gappy = evenWeather('2022-01-01', '2026-07-01');

@@ -1,6 +1,6 @@
-import type { Climate, Hemisphere, Provenance, Window } from '../edition/edition.ts';
+import type { Climate, DegreeDaySpan, Hemisphere, Provenance, Window } from '../edition/edition.ts';
 import { daysBetween, occurrence, seasonalDate, spanFor, yearOf, type IsoDate } from './calendar.ts';
-import { accumulated, biofixBefore, crossingDate } from './crossing.ts';
+import { accumulated, biofixBefore, crossingDate, type Crossing } from './crossing.ts';
 import type { WeatherSeries } from './weather.ts';
 
 export type WindowState = 'not-yet' | 'open' | 'closing' | 'closed' | 'any-time' | 'unknown';
@@ -41,17 +41,41 @@ function undated(window: Window, state: 'any-time' | 'unknown', basis: string): 
   return { window: window.id, name: window.name, state, from: null, to: null, fromBand: null, nextFrom: null, basis, ...provenance };
 }
 
+/** The generation whose window is open or comes next before the year's count begins anew at `end`; the last one when all are over. */
+function generationOn(
+  weather: WeatherSeries,
+  span: DegreeDaySpan,
+  [biofix, end]: [IsoDate, IsoDate],
+  date: IsoDate,
+): { number: number; from: Crossing; to: Crossing } | null {
+  const { every, most } = span.generations ?? { every: 0, most: 1 };
+  let found: { number: number; from: Crossing; to: Crossing } | null = null;
+  for (let g = 0; g < most; g++) {
+    const from = crossingDate(weather, span, span.from + g * every, biofix, date);
+    const to = crossingDate(weather, span, span.to + g * every, biofix, date);
+    // a later generation that the warmth of a year does not reach does not happen here
+    if (!from || !to || (g > 0 && from.on >= end)) break;
+    found = { number: g + 1, from, to };
+    if (date <= to.on) break;
+  }
+  return found;
+}
+
+const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth'];
+
 function byDegreeDays(window: Window, context: SeasonContext, date: IsoDate, weather: WeatherSeries): WindowStanding | null {
   const span = window.degreeDays;
   if (!span) return null;
   const biofix = biofixBefore(span, date, context.hemisphere);
-  const from = crossingDate(weather, span, span.from, biofix, date);
-  const to = crossingDate(weather, span, span.to, biofix, date);
-  const today = accumulated(weather, span, date, context.hemisphere);
-  if (!from || !to || today === null) return null;
-  const state = stateOn(date, from.on, to.on);
   const nextBiofix = seasonalDate(span.biofix, yearOf(biofix) + 1, context.hemisphere);
+  const generation = generationOn(weather, span, [biofix, nextBiofix], date);
+  const today = accumulated(weather, span, biofix, date);
+  if (!generation || today === null) return null;
+  const { from, to, number } = generation;
+  const state = stateOn(date, from.on, to.on);
   const next = state === 'closed' ? crossingDate(weather, span, span.from, nextBiofix, date) : null;
+  const shift = (number - 1) * (span.generations?.every ?? 0);
+  const counted = span.generations ? `${ORDINALS[number - 1] ?? `${number}th`} generation, ` : '';
   return {
     ...undated(window, 'unknown', ''),
     state,
@@ -60,8 +84,8 @@ function byDegreeDays(window: Window, context: SeasonContext, date: IsoDate, wea
     fromBand: from.reached ? null : [from.early, from.late],
     nextFrom: next?.on ?? null,
     basis:
-      `${Math.round(today)} degree-days above ${span.baseC} °C since ${biofix} at ${weather.station}; ` +
-      `window ${span.from}–${span.to}` +
+      `${counted}${Math.round(today)} degree-days above ${span.baseC} °C since ${biofix} at ${weather.station}; ` +
+      `window ${span.from + shift}–${span.to + shift}` +
       (from.reached && to.reached ? '' : `; dates ahead from ${to.years} earlier years`),
   };
 }
