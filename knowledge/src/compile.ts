@@ -130,7 +130,10 @@ function toOption(
   const repeat = row.repeat ?? base?.repeat;
   const school = row.school ?? base?.school;
   const window = row.window ?? base?.window;
-  const actives = activesOf(row.actives ?? base?.actives ?? [], shared, say);
+  const activeIds = row.actives ?? base?.actives ?? [];
+  const actives = activesOf(activeIds, shared, say);
+  const leastToxic =
+    row['least-toxic'] ?? base?.['least-toxic'] ?? (activeIds.length > 0 && activeIds.every((active) => shared.actives.get(active)?.['least-toxic']));
   return {
     id,
     act,
@@ -144,6 +147,7 @@ function toOption(
     ...(row.prefer || cause.prefer === id ? { preferred: true } : {}),
     ...(school ? { school } : {}),
     ...(actives.length > 0 ? { actives } : {}),
+    ...(leastToxic ? { leastToxic: true as const } : {}),
     ...provenanceOf({ ...base, ...row }, cause.mark),
   };
 }
@@ -169,6 +173,7 @@ function toWindow(id: string, row: CauseRow['windows'][string], cause: WholeCaus
       : {}),
     ...(row.calendar ? { calendar: row.calendar } : {}),
     ...(row.event ? { event: row.event } : {}),
+    ...(row['event-days'] ? { eventDays: row['event-days'] } : {}),
     ...(row['any-time'] ? { anyTime: true } : {}),
     ...provenanceOf(row, cause.mark),
   };
@@ -201,6 +206,7 @@ function toCause(placed: Placed<CauseRow>, forms: Map<string, FormRow>, shared: 
     worth: row.worth,
     cautions: row.cautions,
     notifiable: row.notifiable,
+    ...(row.index ? { index: row.index } : {}),
     replyLine: row.reply,
     ...provenanceOf(row, row.mark),
   };

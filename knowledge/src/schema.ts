@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ACTS, CLIMATES, COMMONNESS_VALUES, ORGANS, RATE_VALUES, type Commonness, type RateWord } from '@sounding/core/edition/edition.ts';
 import { CUTOFFS, DEGREE_DAY_METHODS } from '@sounding/core/season/degreeDays.ts';
+import { INDEX_IDS } from '@sounding/core/season/indices/index.ts';
 import { excludedShorthand, hostShorthand, likeShorthand, rateShorthand } from './shorthand.ts';
 
 /** The shape of the YAML files, one schema a kind of row. Rows are strict: a misspelt key is an error, not a silence. */
@@ -113,6 +114,7 @@ const windowRow = z.strictObject({
     .optional(),
   calendar: z.partialRecord(z.enum([...CLIMATES, 'default']), calendarSpan).optional(),
   event: z.string().optional(),
+  'event-days': z.number().int().positive().optional(),
   'any-time': z.boolean().optional(),
   ...provenance,
 });
@@ -131,6 +133,8 @@ const optionFields = {
   school: id.optional(),
   /** Active ingredients by id, see actives.yaml. */
   actives: z.array(id).default([]),
+  /** Said outright where no active of actives.yaml says it. */
+  'least-toxic': z.literal(true).optional(),
   ...provenance,
 };
 /** A treatment many causes share, named once. */
@@ -202,6 +206,7 @@ export const causeRow = z.strictObject({
   months,
   like: z.array(z.union([likeShorthand, z.strictObject({ cause: id, by: z.array(id).min(1), say: z.string() })])).default([]),
   notifiable: z.boolean().default(false),
+  index: z.enum(INDEX_IDS).optional(),
   reply: z.string(),
   ...provenance,
   ...sharedByForm,
@@ -226,14 +231,14 @@ export const lexiconFile = z.strictObject({
 });
 
 /** An active ingredient by its ISO common name, with its mode-of-action group. */
-export const activeRow = z.strictObject({ id, name: z.string(), group: z.string() });
+export const activeRow = z.strictObject({ id, name: z.string(), group: z.string(), 'least-toxic': z.boolean().default(false) });
 /** The problems every plant of a family is expected to answer for; the lint asks for them. */
 export const familyRow = z.strictObject({ family: z.string(), causes: z.array(id).min(1) });
 /** A question on which the trade disagrees, with our default and its reason. */
 export const schoolRow = z.strictObject({
   id,
   question: z.string(),
-  views: z.array(z.strictObject({ say: z.string(), because: z.string() })).min(2),
+  views: z.array(z.strictObject({ say: z.string(), because: z.string(), options: z.array(id).optional() })).min(2),
   ours: z.string(),
   mark: mark.default('common-practice'),
 });

@@ -14,7 +14,20 @@ import { soundingLine, type SoundingMark } from '../diagnosis/sounding.ts';
 import { monthOf, type IsoDate } from '../season/calendar.ts';
 import type { SeasonContext } from '../season/windows.ts';
 import type { WeatherSeries } from '../season/weather.ts';
-import { actOf, decide, FIRM, NOTHING_SEEN, optionStandings, type Decision, type OptionStanding } from '../treatment/decide.ts';
+import { circumstancesRead, settled, type Circumstances } from '../treatment/circumstances.ts';
+import {
+  actOf,
+  decide,
+  FIRM,
+  NOTHING_SEEN,
+  optionStandings,
+  overruled,
+  type Decision,
+  type OptionStanding,
+  type Overrule,
+} from '../treatment/decide.ts';
+import { withHouseLines } from '../treatment/houseLines.ts';
+import { verdictsOf, type Verdict } from '../treatment/verdicts.ts';
 
 /** Everything the engine needs to know of one question of a case. Plain data, so that a record can be replayed. */
 export interface ConsultInput {
@@ -27,6 +40,10 @@ export interface ConsultInput {
   /** Findings asked about that the caller could not answer. */
   unanswered: string[];
   weather: WeatherSeries | null;
+  /** What the advisor has set of the circumstances; the rest is read or unknown. */
+  circumstances?: Partial<Circumstances> | null;
+  /** What the advisor chose instead of the decision. */
+  overrule?: Overrule | null;
 }
 
 export interface Candidate {
@@ -46,7 +63,12 @@ export interface Standing {
   enough: Enough;
   sounding: SoundingMark[];
   decision: Decision;
-  options: OptionStanding[];
+  /** What the engine itself would have advised, where the advisor overruled it. */
+  advised: Decision | null;
+  /** The leader's options, gentlest first, each with what speaks against it here. */
+  options: Verdict[];
+  /** What is known that bears on the decision: set, or read from what was seen. */
+  circumstances: Circumstances;
   /** For the first few questions, in the same order: what they would settle. */
   reasons: Reason[];
   /** Findings the leader does not account for. */
@@ -60,7 +82,7 @@ export interface Standing {
 }
 
 /** Raised whenever the same readings and edition could give another standing. */
-export const ENGINE_VERSION = '2.0.0';
+export const ENGINE_VERSION = '2.1.0';
 
 const UNLISTED_NAME = 'Something not on our list';
 /** Evidence is worked out for as many candidates as anyone will look at. */
@@ -92,7 +114,7 @@ export class Consultant {
     this.learned = edition.learned ? learnFrom(edition, edition.learned.outcomes, edition.learned.asOf) : null;
     this.likeness = new Likeness(edition);
     this.plants = new Map(edition.plants.map((plant) => [plant.id, plant]));
-    this.causes = new Map(edition.causes.map((cause) => [cause.id, cause]));
+    this.causes = new Map(edition.causes.map((cause) => [cause.id, withHouseLines(cause, edition.schools, edition.houseLines ?? {})]));
   }
 
   /** @throws RangeError for a host the edition does not have */
@@ -113,7 +135,7 @@ export class Consultant {
   }
 
   private optionsOf(cause: Cause, context: SeasonContext): OptionStanding[] {
-    const key = [context.date, context.climate, context.hemisphere].join('|');
+    const key = JSON.stringify([context.date, context.climate, context.hemisphere, context.events]);
     if (this.season.key !== key || this.season.weather !== context.weather) this.season = { key, weather: context.weather, options: new Map() };
     const known = this.season.options.get(cause.id) ?? optionStandings(cause, context);
     this.season.options.set(cause.id, known);
@@ -125,9 +147,17 @@ export class Consultant {
     const model = this.model(input);
     const terms = termsOf(model, input.readings);
     const probabilities = posteriorOf(model, terms);
-    const season: SeasonContext = { date: input.date, climate: input.climate, hemisphere: input.hemisphere, weather: input.weather };
+    const plant = input.host === null ? null : (this.plants.get(input.host) ?? null);
+    const season: SeasonContext = {
+      date: input.date,
+      climate: input.climate,
+      hemisphere: input.hemisphere,
+      weather: input.weather,
+      events: input.circumstances?.events ?? {},
+    };
+    const known = (cause: Cause | null) => settled(input.circumstances ?? null, circumstancesRead(input.readings, plant, cause));
     const order = [...model.causes.keys()].sort((a, b) => (probabilities[b] ?? 0) - (probabilities[a] ?? 0));
-    const acts = new Map(model.causes.map((id, c) => [id, this.rightAct(id, probabilities[c] ?? 0, season)]));
+    const acts = new Map(model.causes.map((id, c) => [id, this.rightAct(id, probabilities[c] ?? 0, season, known)]));
     const candidates = order.map((c, rank): Candidate => {
       const id = model.causes[c] ?? UNLISTED;
       const cause = this.causes.get(id);
@@ -152,7 +182,10 @@ export class Consultant {
     const questions = rankQuestions(model, probabilities, answered, channel, stakes);
     const leader = candidates[0];
     const leading = (leader && this.causes.get(leader.cause)) ?? null;
-    const options = leading ? this.optionsOf(leading, season) : [];
+    const circumstances = known(leading);
+    const options = leading ? verdictsOf(leading, this.optionsOf(leading, season), circumstances) : [];
+    const probability = leader?.probability ?? 0;
+    const advised = nothingSeen(input.readings, probability) ? NOTHING_SEEN : decide(leading, probability, options, circumstances);
     return {
       candidates,
       questions,
@@ -163,8 +196,10 @@ export class Consultant {
         input.readings.length,
       ),
       sounding: soundingLine(model, input.readings),
-      decision: nothingSeen(input.readings, leader?.probability ?? 0) ? NOTHING_SEEN : decide(leading, leader?.probability ?? 0, options),
+      decision: input.overrule ? overruled(advised, options, input.overrule) : advised,
+      advised: input.overrule ? advised : null,
       options,
+      circumstances,
       unexplained: leader ? unexplainedBy(model, terms, leader.cause) : [],
       pair: findPair(model, terms),
       contradictions: contradictions(input.readings),
@@ -173,10 +208,10 @@ export class Consultant {
   }
 
   /** The advice a cause is answered with today; for causes hardly possible, whatever they are answered with as a rule. */
-  private rightAct(id: string, probability: number, season: SeasonContext): Act {
+  private rightAct(id: string, probability: number, season: SeasonContext, known: (cause: Cause) => Circumstances): Act {
     const cause = this.causes.get(id);
     if (!cause) return 'refer';
-    if (probability > WORTH_DATING) return actOf(cause, this.optionsOf(cause, season));
+    if (probability > WORTH_DATING) return actOf(cause, this.optionsOf(cause, season), known(cause));
     return (cause.options.find((option) => option.preferred) ?? cause.options[0])?.act ?? 'leave';
   }
 }

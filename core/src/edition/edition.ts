@@ -4,6 +4,7 @@
  */
 
 import type { Cutoff, DegreeDayMethod } from '../season/degreeDays.ts';
+import type { IndexId } from '../season/indices/index.ts';
 
 /** Where a figure comes from. `published` needs a source id; `common-practice` is a working rule of the trade. */
 export type Mark = 'published' | 'common-practice' | 'memory';
@@ -124,8 +125,9 @@ export interface Window extends Provenance {
   name: string;
   degreeDays?: DegreeDaySpan;
   calendar?: Partial<Record<Climate | 'default', CalendarSpan>>;
-  /** A happening that nobody but the caller can date, such as petal fall. */
+  /** A happening that nobody but the caller can date, such as petal fall; once dated the window is open for `eventDays` (14). */
   event?: string;
+  eventDays?: number;
   anyTime?: boolean;
 }
 
@@ -150,6 +152,10 @@ export interface TreatmentOption extends Provenance {
   school?: string;
   /** Active ingredients by ISO common name with their mode-of-action group. */
   actives?: string[];
+  /** Set where the desk follows another view of the school: that view. Never in the files. */
+  offLine?: string;
+  /** Among the least toxic things that can be put on a plant. */
+  leastToxic?: true;
 }
 
 export type CauseKind =
@@ -198,6 +204,8 @@ export interface Cause extends Provenance {
   cautions: string[];
   notifiable: boolean;
   replyLine: string;
+  /** The weather rule that says when it infects; see season/indices. */
+  index?: IndexId;
 }
 
 /** How tall a plant usually is, at one stage: `words` tell the stage in talk, the first size stands when none is said. */
@@ -261,7 +269,8 @@ export interface Source {
 export interface School {
   id: string;
   question: string;
-  views: { say: string; because: string }[];
+  /** `options` are the treatments that follow the view. */
+  views: { say: string; because: string; options?: string[] }[];
   ours: string;
   mark: Mark;
 }
@@ -299,6 +308,8 @@ export interface Edition {
   schools: School[];
   /** What it costs to advise one thing where another was right. */
   losses?: LossTable;
+  /** The view a desk follows where the trade disagrees, as an index into the school's views, by school id. */
+  houseLines?: Record<string, number>;
   /** Confirmed outcomes the desk has taken over, as they weigh on that day: local odds and rates rest on them. */
   learned?: { asOf: string; outcomes: Outcome[] };
 }

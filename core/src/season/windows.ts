@@ -1,5 +1,5 @@
 import type { Climate, DegreeDaySpan, Hemisphere, Provenance, Window } from '../edition/edition.ts';
-import { daysBetween, occurrence, seasonalDate, spanFor, yearOf, type IsoDate } from './calendar.ts';
+import { addDays, daysBetween, occurrence, seasonalDate, spanFor, yearOf, type IsoDate } from './calendar.ts';
 import { accumulated, biofixBefore, crossingDate, type Crossing } from './crossing.ts';
 import type { WeatherSeries } from './weather.ts';
 
@@ -26,6 +26,8 @@ export interface SeasonContext {
   hemisphere: Hemisphere;
   /** Daily weather of the nearest station, if there is one. */
   weather: WeatherSeries | null;
+  /** Happenings somebody has dated, by window id: they come before any reckoning. */
+  events?: Record<string, IsoDate>;
 }
 
 /** A window counts as closing in its last fifth, and always in its last five days. */
@@ -114,6 +116,16 @@ function byCalendar(window: Window, context: SeasonContext, date: IsoDate): Wind
   };
 }
 
+/** Days a window that waits for a happening stays open once it is dated (common practice: two weeks). */
+const EVENT_DAYS = 14;
+
+function byEvent(window: Window, context: SeasonContext, date: IsoDate): WindowStanding | null {
+  const from = context.events?.[window.id];
+  if (!window.event || from === undefined) return null;
+  const to = addDays(from, window.eventDays ?? EVENT_DAYS);
+  return { ...undated(window, 'unknown', `${window.event}: ${from}, as told`), state: stateOn(date, from, to), from, to };
+}
+
 /**
  * Where a window stands on a date. Degree-days of a station with enough record come before the calendar;
  * a window tied to an event nobody has dated is unknown, never guessed.
@@ -122,7 +134,9 @@ export function windowStanding(window: Window, context: SeasonContext): WindowSt
   if (window.anyTime) return undated(window, 'any-time', 'no season');
   if (context.date !== null) {
     const standing =
-      (context.weather ? byDegreeDays(window, context, context.date, context.weather) : null) ?? byCalendar(window, context, context.date);
+      byEvent(window, context, context.date) ??
+      (context.weather ? byDegreeDays(window, context, context.date, context.weather) : null) ??
+      byCalendar(window, context, context.date);
     if (standing) return standing;
   }
   if (window.event) return undated(window, 'unknown', `depends on ${window.event}`);

@@ -1,7 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Cause, TreatmentOption } from '../edition/edition.ts';
+import type { Cause, School, TreatmentOption } from '../edition/edition.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
-import { decide, optionStandings } from './decide.ts';
+import { NOTHING_KNOWN, settled, type Circumstances } from './circumstances.ts';
+import { decide, optionStandings, overruled } from './decide.ts';
+import { withHouseLines } from './houseLines.ts';
+import { verdictsOf } from './verdicts.ts';
 
 const option = (id: string, act: TreatmentOption['act'], extra: Partial<TreatmentOption> = {}): TreatmentOption => ({
   id,
@@ -21,7 +24,8 @@ const cause: Cause = {
   options: [option('spray', 'contact', { window: 'april', preferred: true }), option('pick', 'physical'), option('nothing', 'leave')],
 };
 const on = (date: string) => ({ date, climate: null, hemisphere: 'N', weather: null }) as const;
-const decideOn = (c: Cause, date: string, p = 0.9) => decide(c, p, optionStandings(c, on(date)));
+const decideOn = (c: Cause, date: string, p = 0.9, known: Circumstances = NOTHING_KNOWN) =>
+  decide(c, p, verdictsOf(c, optionStandings(c, on(date)), known), known);
 
 describe('decision', () => {
   it('orders options from gentle to strong', () =>
@@ -58,4 +62,78 @@ describe('decision', () => {
     expect(decideOn(cause, '2026-04-10', 0.49).firm).toBe(false);
     expect(decideOn(cause, '2026-04-10', 0.5).firm).toBe(true);
   });
+});
+
+describe('is it worth doing?', () => {
+  const insect: Cause = {
+    ...cause,
+    kind: 'insect',
+    options: [
+      option('nothing', 'leave'),
+      option('jet', 'physical', { effect: 'fair' }),
+      option('soap', 'contact', { preferred: true, leastToxic: true }),
+      option('drench', 'systemic'),
+    ],
+  };
+  const known = (some: Partial<Circumstances>) => settled(some, {});
+  const decided = (some: Partial<Circumstances>) => decideOn(insect, '2026-04-10', 0.9, known(some));
+  it('sprays when nothing is known against it', () => expect(decided({}).option).toBe('soap'));
+  it.each<[string, Partial<Circumstances>, string]>([
+    ['a pest that has left', { culprit: 'gone' }, 'the culprit has left'],
+    ['a pest nobody has found', { culprit: 'not-found' }, 'no living one was found'],
+    ['damage that has stopped', { damage: 'stopped' }, 'the damage has stopped'],
+    ['a caller who will not spray', { wish: 'no-spray' }, 'the caller will not spray'],
+    ['a plant in flower', { inBloom: true }, 'it would hit bees'],
+    ['a tree nobody can reach', { heightM: 9 }, '9 m is out of reach'],
+    ['a plant that carries it', { plantIs: 'strong' }, 'the plant carries it'],
+    ['treating that costs more than a new plant', { costAYear: 30, costToReplace: 60 }, 'cost more than a new plant'],
+  ])('not for %s: something gentle instead, and why', (_what, some, why) => {
+    const decision = decided(some);
+    expect(decision).toMatchObject({ act: 'physical', option: 'jet' });
+    expect(decision.why).toContain(why);
+  });
+  it('still sprays a strong plant that has it every year, or whose owner wants it gone', () => {
+    expect(decided({ plantIs: 'strong', recurs: 'every-year' }).option).toBe('soap');
+    expect(decided({ plantIs: 'strong', wish: 'wants-gone' }).option).toBe('soap');
+  });
+  it('gives the least toxic where that is asked, and no systemic near water or on what is eaten', () => {
+    expect(decided({ wish: 'least-toxic' }).option).toBe('soap');
+    const verdicts = verdictsOf(insect, optionStandings(insect, on('2026-04-10')), known({ wish: 'least-toxic', nearWater: true, edible: true }));
+    expect(verdicts.find((v) => v.option.id === 'drench')!.against).toHaveLength(3);
+  });
+  it('is overruled by the advisor with a word why, and says what it would have advised', () => {
+    const verdicts = verdictsOf(insect, optionStandings(insect, on('2026-04-10')), NOTHING_KNOWN);
+    const first = decide(insect, 0.9, verdicts);
+    expect(overruled(first, verdicts, { option: 'jet', why: 'one twig only' })).toMatchObject({
+      act: 'physical',
+      option: 'jet',
+      why: 'one twig only',
+    });
+    expect(overruled(first, verdicts, { option: null, why: 'she moves next week' })).toMatchObject({ act: 'leave', option: null });
+  });
+});
+
+describe('house lines', () => {
+  const school: School = {
+    id: 'mildew',
+    question: 'What against it?',
+    views: [
+      { say: 'Milk', because: 'gentle', options: ['milk'] },
+      { say: 'Sulphur', because: 'sure', options: ['sulphur'] },
+    ],
+    ours: 'Milk.',
+    mark: 'common-practice',
+  };
+  const disputed: Cause = {
+    ...cause,
+    options: [option('milk', 'contact', { preferred: true, school: 'mildew' }), option('sulphur', 'contact', { school: 'mildew' })],
+  };
+  it('put the options of the view first and mark the others', () => {
+    const sulphurDesk = withHouseLines(disputed, [school], { mildew: 1 });
+    const decision = decideOn(sulphurDesk, '2026-04-10');
+    expect(decision.option).toBe('sulphur');
+    const verdicts = verdictsOf(sulphurDesk, optionStandings(sulphurDesk, on('2026-04-10')), NOTHING_KNOWN);
+    expect(verdicts.find((v) => v.option.id === 'milk')!.against).toEqual(['this desk follows another line: sulphur']);
+  });
+  it('leave a cause alone that has no side to take', () => expect(withHouseLines(cause, [school], { mildew: 1 })).toBe(cause));
 });

@@ -1,6 +1,8 @@
 import { ACTS, UNLISTED, type Act, type Cause, type TreatmentOption } from '../edition/edition.ts';
 import { longDate, type IsoDate } from '../season/calendar.ts';
 import { isWorkable, windowStanding, type SeasonContext, type WindowStanding } from '../season/windows.ts';
+import { NOTHING_KNOWN, type Circumstances } from './circumstances.ts';
+import { canBeDoneNow, isPossible, verdictsOf, type Verdict } from './verdicts.ts';
 
 export interface OptionStanding {
   option: TreatmentOption;
@@ -17,6 +19,13 @@ export interface Decision {
   noteFor: IsoDate | null;
   /** False while the standing is too open to act on: the advice is the leader's, not yet the caller's. */
   firm: boolean;
+}
+
+/** What the advisor chose instead, and why: kept with the case, said in the reply. */
+export interface Overrule {
+  /** An option of the leading cause; null = leave it alone. */
+  option: string | null;
+  why: string;
 }
 
 const ANY_TIME = { id: 'any-time', name: 'any time', anyTime: true as const };
@@ -36,34 +45,55 @@ const noteDate = ({ timing }: OptionStanding): IsoDate | null => (timing.state =
 const isGentle = ({ option }: OptionStanding): boolean =>
   option.act !== 'leave' && option.effect !== 'poor' && ACTS.indexOf(option.act) < ACTS.indexOf('contact');
 
+type Advice = Omit<Decision, 'firm'>;
+
 /** Nothing needs doing; who minds it all the same is told when something gentle would next make sense. */
-function leaveAlone(cause: Cause, standings: readonly OptionStanding[], option: string | null): Omit<Decision, 'firm'> {
-  const later = standings.find((standing) => isGentle(standing) && noteDate(standing) !== null);
+function leaveAlone(cause: Cause, verdicts: readonly Verdict[], option: string | null): Advice {
+  const later = verdicts.find((verdict) => isGentle(verdict) && isPossible(verdict) && noteDate(verdict) !== null);
   const date = later ? noteDate(later) : null;
   const offer = later && date ? ` If it bothers you: ${later.option.title.toLowerCase()}, from about ${longDate(date)}.` : '';
   return { act: 'leave', why: cause.worth + offer, option, noteFor: date };
 }
 
-function adviceFor(cause: Cause, standings: readonly OptionStanding[]): Omit<Decision, 'firm'> {
-  const preferred = standings.find(({ option }) => option.preferred) ?? standings[0];
-  if (!preferred || preferred.option.act === 'leave') return leaveAlone(cause, standings, preferred?.option.id ?? null);
-  const notify = cause.notifiable ? ' It may be notifiable: tell the plant health authority and move no material.' : '';
-  if (isWorkable(preferred.timing.state) || preferred.timing.state === 'unknown' || cause.notifiable) {
-    return { act: preferred.option.act, why: cause.worth + notify, option: preferred.option.id, noteFor: null };
+/** A caller who wants it gone is answered with the surest thing that can be done now, gentle before strong among equals. */
+function surest(verdicts: readonly Verdict[]): Verdict | undefined {
+  const now = verdicts.filter((v) => canBeDoneNow(v) && v.option.act !== 'leave' && v.option.act !== 'refer');
+  return now.find(({ option }) => option.effect === 'good') ?? now.find(({ option }) => option.effect === 'fair');
+}
+
+function chosen(cause: Cause, { option }: OptionStanding, extra = ''): Advice {
+  return { act: option.act, why: cause.worth + extra, option: option.id, noteFor: null };
+}
+
+function adviceFor(cause: Cause, verdicts: readonly Verdict[], known: Circumstances): Advice {
+  const preferred = verdicts.find(({ option }) => option.preferred) ?? verdicts[0];
+  if (cause.notifiable && preferred) return chosen(cause, preferred, ' It may be notifiable: tell the plant health authority and move no material.');
+  if (known.wish === 'wants-gone') {
+    const sure = surest(verdicts);
+    if (sure) return chosen(cause, sure, ` To be rid of it: ${sure.option.title.toLowerCase()}.`);
   }
-  const date = noteDate(preferred);
-  const when = preferred.timing.state === 'closed' ? 'Too late for that this season' : 'Too early for that yet';
-  const wait = `${when}${date ? `; note ${longDate(date)}` : ''} for: ${preferred.option.title}.`;
-  const instead = standings.find(
-    (standing) => standing.option !== preferred.option && isGentle(standing) && standing.option.act !== 'refer' && isWorkable(standing.timing.state),
+  if (!preferred || preferred.option.act === 'leave') return leaveAlone(cause, verdicts, preferred?.option.id ?? null);
+  if (canBeDoneNow(preferred)) return chosen(cause, preferred);
+  const date = isPossible(preferred) ? noteDate(preferred) : null;
+  const wait = isPossible(preferred)
+    ? `${preferred.timing.state === 'closed' ? 'Too late for that this season' : 'Too early for that yet'}${date ? `; note ${longDate(date)}` : ''} for: ${preferred.option.title}.`
+    : `Not ${preferred.option.title.toLowerCase()}: ${preferred.against[0] ?? ''}.`;
+  const instead = verdicts.find(
+    (v) => v.option !== preferred.option && isGentle(v) && v.option.act !== 'refer' && isPossible(v) && isWorkable(v.timing.state),
   );
   return instead
-    ? { act: instead.option.act, why: `${cause.worth} ${wait} Until then: ${instead.option.title}.`, option: instead.option.id, noteFor: date }
+    ? {
+        act: instead.option.act,
+        why: `${cause.worth} ${wait} ${date ? 'Until then' : 'Instead'}: ${instead.option.title}.`,
+        option: instead.option.id,
+        noteFor: date,
+      }
     : { act: 'leave', why: `${cause.worth} ${wait}`, option: null, noteFor: date };
 }
 
 /** The rung a cause is answered with on this day: what "same advice" means. */
-export const actOf = (cause: Cause, standings: readonly OptionStanding[]): Act => adviceFor(cause, standings).act;
+export const actOf = (cause: Cause, standings: readonly OptionStanding[], known: Circumstances = NOTHING_KNOWN): Act =>
+  adviceFor(cause, verdictsOf(cause, standings, known), known).act;
 
 /** Before anything was seen there is nothing to act on, whatever is common at this time of year. */
 export const NOTHING_SEEN: Decision = {
@@ -74,24 +104,31 @@ export const NOTHING_SEEN: Decision = {
   firm: false,
 };
 
+const STUMPED: Decision = {
+  act: 'refer',
+  why: 'Nothing on record explains this well. Send a fresh, partly affected sample to a laboratory or hand the case to a specialist before treating anything.',
+  option: null,
+  noteFor: null,
+  firm: true,
+};
+
 /** A leader below this is a guess: the advice waits for a better look. */
 export const FIRM = 0.5;
 
 /**
- * Is anything worth doing, and what? The likeliest cause's preferred option if its window allows it, else the gentlest
- * that can be done now, else leave and note the date. *Unlisted* in the lead is referred.
+ * Is anything worth doing, and what? The likeliest cause's preferred option if its window and the circumstances allow it, else the
+ * gentlest that can be done now, else leave and note the date. *Unlisted* in the lead is referred.
  */
-export function decide(cause: Cause | null, probability: number, standings: readonly OptionStanding[]): Decision {
-  if (cause === null || cause.id === UNLISTED) {
-    return {
-      act: 'refer',
-      why: 'Nothing on record explains this well. Send a fresh, partly affected sample to a laboratory or hand the case to a specialist before treating anything.',
-      option: null,
-      noteFor: null,
-      firm: true,
-    };
-  }
-  const advice = adviceFor(cause, standings);
+export function decide(cause: Cause | null, probability: number, verdicts: readonly Verdict[], known: Circumstances = NOTHING_KNOWN): Decision {
+  if (cause === null || cause.id === UNLISTED) return STUMPED;
+  const advice = adviceFor(cause, verdicts, known);
   if (probability >= FIRM) return { ...advice, firm: true };
   return { ...advice, why: `Not sure enough to act on yet. If it is ${cause.name.toLowerCase()}: ${advice.why}`, firm: false };
+}
+
+/** The decision the advisor made instead. A way that is ruled out by the law or the label stays so: see treatment/labels. */
+export function overruled(decision: Decision, verdicts: readonly Verdict[], { option, why }: Overrule): Decision {
+  const instead = verdicts.find((v) => v.option.id === option);
+  if (!instead) return { act: 'leave', why, option: null, noteFor: decision.noteFor, firm: true };
+  return { act: instead.option.act, why, option: instead.option.id, noteFor: canBeDoneNow(instead) ? null : noteDate(instead), firm: true };
 }

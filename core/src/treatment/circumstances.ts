@@ -1,0 +1,96 @@
+import type { Cause, CauseKind, Plant } from '../edition/edition.ts';
+import type { Reading } from '../diagnosis/posterior.ts';
+import type { IsoDate } from '../season/calendar.ts';
+
+/** What the caller will have done. */
+export const WISHES = ['anything', 'least-toxic', 'no-spray', 'wants-gone'] as const;
+export type Wish = (typeof WISHES)[number];
+
+/**
+ * What bears on whether and how to act, besides the cause. Everything may be unknown (null): an unknown never rules anything out.
+ * Some of it can be read from what was seen; what the advisor sets goes first.
+ */
+export interface Circumstances {
+  /** The living culprit was looked for: found, or not found, or known to have left. */
+  culprit: 'present' | 'not-found' | 'gone' | null;
+  damage: 'going-on' | 'stopped' | null;
+  plantIs: 'strong' | 'weak' | null;
+  recurs: 'first-time' | 'every-year' | null;
+  edible: boolean | null;
+  /** In open flower, with bees about. */
+  inBloom: boolean | null;
+  heightM: number | null;
+  /** Nearest water, well or slope down to a stream. */
+  nearWater: boolean | null;
+  children: boolean | null;
+  pets: boolean | null;
+  /** The day of the next picking. */
+  harvestOn: IsoDate | null;
+  /** What treating costs a year, and what a new plant costs, in the same money. */
+  costAYear: number | null;
+  costToReplace: number | null;
+  wish: Wish | null;
+  /** Dates of happenings that windows wait for, by window id: "petals fell on 3 May". */
+  events: Record<string, IsoDate>;
+}
+
+export const NOTHING_KNOWN: Circumstances = {
+  culprit: null,
+  damage: null,
+  plantIs: null,
+  recurs: null,
+  edible: null,
+  inBloom: null,
+  heightM: null,
+  nearWater: null,
+  children: null,
+  pets: null,
+  harvestOn: null,
+  costAYear: null,
+  costToReplace: null,
+  wish: null,
+  events: {},
+};
+
+/** Groups of plants that are grown to be eaten. */
+const EATEN = new Set([
+  'vegetable',
+  'herb',
+  'fruit-tree',
+  'soft-fruit',
+  'tropical-fruit',
+  'stone-fruit',
+  'pome-fruit',
+  'citrus',
+  'nut-tree',
+  'herbaceous-fruit',
+  'fruit',
+]);
+/** Culprits one can find alive on or at the plant. */
+export const CREATURES: ReadonlySet<CauseKind> = new Set<CauseKind>(['insect', 'mite', 'mollusc']);
+
+/** An answer given through any channel, unless denied. */
+function answered(readings: readonly Reading[], finding: string): string | null {
+  const reading = readings.find((r) => r.finding === finding && !r.answer.startsWith('not:'));
+  return reading?.answer ?? null;
+}
+
+/** What the readings and the plant's card say of the circumstances. */
+export function circumstancesRead(readings: readonly Reading[], plant: Plant | null, cause: Cause | null): Partial<Circumstances> {
+  const seen = answered(readings, 'insects-seen');
+  const vigour = answered(readings, 'vigour');
+  const onset = answered(readings, 'onset');
+  const read: Partial<Circumstances> = {};
+  if (cause && CREATURES.has(cause.kind) && seen !== null) read.culprit = seen === 'none' ? 'not-found' : 'present';
+  if (vigour === 'growing-well') read.plantIs = 'strong';
+  if (vigour === 'declining') read.plantIs = 'weak';
+  if (onset === 'every-year') read.recurs = 'every-year';
+  if (plant) read.edible = plant.groups.some((group) => EATEN.has(group));
+  return read;
+}
+
+/** What was set by hand over what was read, over nothing known. */
+export function settled(set: Partial<Circumstances> | null, read: Partial<Circumstances>): Circumstances {
+  const known = Object.fromEntries(Object.entries(set ?? {}).filter(([, value]) => value !== null && value !== undefined));
+  return { ...NOTHING_KNOWN, ...read, ...known };
+}
