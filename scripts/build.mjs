@@ -5,10 +5,15 @@ const root = fileURLToPath(new URL('..', import.meta.url));
 // our own packages are bundled, those from the registry stay outside
 const alias = Object.fromEntries(['core', 'knowledge', 'contract'].map((name) => [`@sounding/${name}`, `${root}${name}/src`]));
 
-for (const name of ['server', 'cli']) {
+const programs = [
+  ['server/src/main.ts', 'server/dist/main.js'],
+  ['server/src/standins/weatherMain.ts', 'server/dist/weatherService.js'],
+  ['cli/src/main.ts', 'cli/dist/main.js'],
+];
+for (const [source, out] of programs) {
   await build({
-    entryPoints: [`${root}${name}/src/main.ts`],
-    outfile: `${root}${name}/dist/main.js`,
+    entryPoints: [root + source],
+    outfile: root + out,
     bundle: true,
     platform: 'node',
     format: 'esm',

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ACTS } from '@sounding/core/edition/edition.ts';
 import { channel, climate, dateText, hemisphere } from './caseInput.ts';
+import { circumstancesBody, overruleBody, planBody } from './plan.ts';
 
 /** Bodies of requests and answers of the HTTP interface. Ids are UUIDs; those of new rows are made by the client,
  * so that a request sent twice is stored once. */
@@ -35,6 +36,9 @@ export const questionPatch = z
     climate,
     hemisphere,
     setting: z.enum(['phone', 'table']),
+    circumstances: circumstancesBody,
+    overrule: overruleBody.nullable(),
+    plan: planBody.nullable(),
   })
   .partial()
   .strict();
@@ -175,6 +179,9 @@ export const questionView = z.object({
   snapshot: snapshotBody.extend({ takenAt: z.string() }).nullable(),
   advice: adviceView.nullable(),
   outcome: outcomeView.nullable(),
+  circumstances: circumstancesBody,
+  overrule: overruleBody.nullable(),
+  plan: planBody.nullable(),
 });
 export const caseView = caseSummary.extend({ questions: z.array(questionView) });
 export const caseList = z.object({ cases: z.array(caseSummary), total: z.number() });

@@ -9,9 +9,14 @@ import request from 'supertest';
 import { createApp } from './app.ts';
 import { connect, migrateDatabase, type Connection } from './db/connect.ts';
 import { desks, people } from './db/schema.ts';
-import { fetchDemoWeather, seedDemo } from './demo/seed.ts';
+import { DEMO_STATIONS } from './demo/lindwater.ts';
+import { seedDemo } from './demo/seed.ts';
 import type { Services } from './http.ts';
 import { DeskLibrary } from './library/deskLibrary.ts';
+import { listenOnLoopback, type Listening } from './testDesk.ts';
+import { createWeatherService } from './standins/weatherService.ts';
+import { weatherClient } from './weather/client.ts';
+import { fetchDesk } from './weather/fetch.ts';
 
 const knowledgeRoot = fileURLToPath(new URL('../../knowledge/data', import.meta.url));
 const { edition } = compile(knowledgeRoot);
@@ -22,6 +27,7 @@ const ownUrl = base.replace(/\/[^/]+$/, `/${databaseName}`);
 let admin: Connection;
 let connection: Connection;
 let services: Services;
+let weather: Listening;
 let agent: ReturnType<typeof request.agent>;
 let session: SessionView;
 
@@ -32,17 +38,19 @@ beforeAll(async () => {
   connection = connect(ownUrl, () => undefined);
   await Promise.all([migrateDatabase(connection, migrations), migrateDatabase(connection, migrations)]);
   await seedDemo(connection.db, edition);
+  weather = await listenOnLoopback(createWeatherService(DEMO_STATIONS));
   services = {
     db: connection.db,
     library: new DeskLibrary(connection.db, knowledgeRoot, edition),
     now: () => new Date('2026-06-14T09:00:00Z'),
     secureCookies: false,
-    fetchWeather: (deskId, until) => fetchDemoWeather(connection.db, deskId, until),
+    fetchWeather: async (deskId, until) => void (await fetchDesk(connection.db, weatherClient(weather.url), deskId, until, services.now())),
   };
   agent = request.agent(createApp(services, pino({ level: 'silent' }), null));
   session = sessionView.parse((await agent.get('/api/session')).body);
 }, 60_000);
 afterAll(async () => {
+  weather.close();
   await connection.pool.end();
   await admin.pool.query(`drop database ${databaseName} with (force)`);
   await admin.pool.end();

@@ -11,6 +11,9 @@ import { ApiError, problemHandler } from './problems.ts';
 import { caseRoutes } from './routes/cases.ts';
 import { learningRoutes } from './routes/learning.ts';
 import { libraryRoutes } from './routes/library.ts';
+import { settingsRoutes } from './routes/settings.ts';
+import { shedRoutes } from './routes/shed.ts';
+import { stationRoutes } from './routes/stations.ts';
 import { deskRoutes, sessionGuard } from './routes/session.ts';
 
 const NONCE = '__CSP_NONCE__';
@@ -48,13 +51,17 @@ export function createApp(services: Services, log: Logger, webFolder: string | n
     res.json({ ok: true, edition: services.library.shipped.version });
   });
   const api = Router();
-  api.use('/library/import', express.json({ limit: '6mb' }));
+  api.use(['/library/import', '/shed/import'], express.json({ limit: '6mb' }));
+  api.use('/stations/:id/import', express.json({ limit: '22mb' }));
   api.use(express.json({ limit: '1mb' }));
   api.use(sessionGuard(services));
   api.use(deskRoutes(services));
   api.use(caseRoutes(services));
   api.use(libraryRoutes(services));
   api.use(learningRoutes(services));
+  api.use(shedRoutes(services));
+  api.use(settingsRoutes(services));
+  api.use(stationRoutes(services));
   api.use((req) => {
     throw new ApiError('not-found', `There is no ${req.method} ${req.originalUrl.split('?')[0] ?? ''}.`);
   });

@@ -5,7 +5,11 @@ import type { Edition } from '@sounding/core/edition/edition.ts';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { connect, migrateDatabase } from './db/connect.ts';
-import { fetchDemoWeather, seedDemo } from './demo/seed.ts';
+import { seedDemo } from './demo/seed.ts';
+import { fetchDesk } from './weather/fetch.ts';
+import { weatherClient } from './weather/client.ts';
+import { startWeatherJobs } from './weather/jobs.ts';
+import { startWeatherService } from './weather/process.ts';
 import { DeskLibrary } from './library/deskLibrary.ts';
 
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
@@ -26,13 +30,17 @@ async function main(): Promise<void> {
   await migrateDatabase(connection, join(root, 'server/drizzle'));
   if (process.env['SOUNDING_DEMO'] !== '0') await seedDemo(connection.db, edition);
   const { db } = connection;
+  const service = process.env['WEATHER_URL'] ? null : await startWeatherService(join(root, 'server/dist/weatherService.js'));
+  const client = weatherClient(process.env['WEATHER_URL'] ?? service?.url ?? '');
+  const now = () => new Date();
+  const jobs = await startWeatherJobs(need('DATABASE_URL'), db, client, now, log);
   const app = createApp(
     {
       db,
       library: new DeskLibrary(db, join(root, 'knowledge/data'), edition),
-      now: () => new Date(),
+      now,
       secureCookies: false,
-      fetchWeather: (deskId, until) => fetchDemoWeather(db, deskId, until),
+      fetchWeather: async (deskId, until) => void (await fetchDesk(db, client, deskId, until, now())),
     },
     log,
     join(root, 'web/dist'),
@@ -49,7 +57,8 @@ async function main(): Promise<void> {
   });
   server.listen(port, '127.0.0.1');
   const stop = (): void => {
-    server.close(() => void connection.pool.end().then(() => process.exit(0)));
+    service?.stop();
+    server.close(() => void Promise.all([jobs.stop({ graceful: false }), connection.pool.end()]).then(() => process.exit(0)));
     server.closeAllConnections();
     setTimeout(() => process.exit(0), 3000).unref();
   };

@@ -1,3 +1,4 @@
+import type { Server } from 'node:http';
 import { fileURLToPath } from 'node:url';
 import { sessionView, type SessionView } from '@sounding/contract/api.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
@@ -5,9 +6,30 @@ import { compile } from '@sounding/knowledge/compile.ts';
 import { pino } from 'pino';
 import request from 'supertest';
 import { createApp } from './app.ts';
-import { connect, migrateDatabase, type Connection } from './db/connect.ts';
+import { connect, migrateDatabase, type Connection, type Database } from './db/connect.ts';
 import { seedDemo } from './demo/seed.ts';
 import { DeskLibrary } from './library/deskLibrary.ts';
+
+export interface Listening {
+  url: string;
+  close: () => void;
+}
+
+/** A server of a test on a free port of loopback. */
+export function listenOnLoopback(server: Server): Promise<Listening> {
+  return new Promise((resolve) =>
+    server.listen(0, '127.0.0.1', () => {
+      const address = server.address();
+      resolve({
+        url: `http://127.0.0.1:${typeof address === 'object' && address ? address.port : 0}`,
+        close: () => {
+          server.close();
+          server.closeAllConnections();
+        },
+      });
+    }),
+  );
+}
 
 export interface TestDesk {
   agent: ReturnType<typeof request.agent>;
@@ -20,7 +42,10 @@ export interface TestDesk {
 }
 
 /** The demo desk on a real PostgreSQL, in a database of its own; for tests. */
-export async function openTestDesk(name: string): Promise<TestDesk> {
+export async function openTestDesk(
+  name: string,
+  fetchWeather: (db: Database, deskId: string, until: string) => Promise<void> = () => Promise.resolve(),
+): Promise<TestDesk> {
   const knowledgeRoot = fileURLToPath(new URL('../../knowledge/data', import.meta.url));
   const base = process.env['DATABASE_URL'] ?? '';
   const databaseName = `sounding_${name}_${process.pid}`;
@@ -35,7 +60,7 @@ export async function openTestDesk(name: string): Promise<TestDesk> {
     library: new DeskLibrary(connection.db, knowledgeRoot, edition),
     now: () => new Date('2026-06-14T09:00:00Z'),
     secureCookies: false,
-    fetchWeather: () => Promise.resolve(),
+    fetchWeather: (deskId: string, until: string) => fetchWeather(connection.db, deskId, until),
   };
   const agent = request.agent(createApp(services, pino({ level: 'silent' }), null));
   const session = async () => sessionView.parse((await agent.get('/api/session')).body);

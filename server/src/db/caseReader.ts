@@ -120,6 +120,9 @@ async function readQuestions(db: Queryable, caseId: string): Promise<QuestionVie
       setting: q.setting,
       edition: q.edition,
       openedOn: q.openedOn,
+      circumstances: q.circumstances,
+      overrule: q.overrule,
+      plan: q.plan,
       statements: said.filter((s) => s.questionId === q.id).map((s) => ({ id: s.id, said: s.said, asked: s.asked, saidAt: s.saidAt.toISOString() })),
       readings: taken
         .filter((r) => r.questionId === q.id)

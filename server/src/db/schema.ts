@@ -13,6 +13,8 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
+import type { CircumstancesBody, PlanBody } from '@sounding/contract/plan.ts';
+import type { Overrule } from '@sounding/core/treatment/decide.ts';
 import type { Act, Channel, Climate, Edition, Hemisphere, Outcome } from '@sounding/core/edition/edition.ts';
 
 /** Every row carries its desk. Times are instants with zone; `…On` columns are calendar dates. */
@@ -52,6 +54,8 @@ export const stations = pgTable('stations', {
   lat: doublePrecision().notNull(),
   lon: doublePrecision().notNull(),
   altitudeM: integer().notNull(),
+  /** Fetched by itself from the weather service; others are filled from files. */
+  fetched: boolean().notNull().default(false),
 });
 
 export const weatherDays = pgTable(
@@ -70,6 +74,36 @@ export const weatherDays = pgTable(
   },
   (t) => [primaryKey({ columns: [t.stationId, t.on] })],
 );
+
+/** What the weather service foretells, as of the day it was issued; replaced whole by the next. */
+export const forecastDays = pgTable(
+  'forecast_days',
+  {
+    deskId: deskId(),
+    stationId: uuid()
+      .notNull()
+      .references(() => stations.id),
+    on: date().notNull(),
+    issuedOn: date().notNull(),
+    minC: real(),
+    maxC: real(),
+    rainMm: real(),
+    windMs: real(),
+    humidityPct: real(),
+  },
+  (t) => [primaryKey({ columns: [t.stationId, t.on] })],
+);
+
+/** How the last fetch of a station went. */
+export const weatherFetches = pgTable('weather_fetches', {
+  deskId: deskId(),
+  stationId: uuid()
+    .primaryKey()
+    .references(() => stations.id),
+  triedAt: instant().notNull(),
+  fetchedAt: instant(),
+  trouble: text(),
+});
 
 /** Every edition a case was answered with, kept whole so that the answer can be had again. */
 export const editions = pgTable(
@@ -171,6 +205,9 @@ export const caseQuestions = pgTable(
     setting: text().$type<'phone' | 'table'>().notNull().default('phone'),
     edition: text().notNull(),
     openedOn: date().notNull(),
+    circumstances: jsonb().$type<CircumstancesBody>().notNull().default({}),
+    overrule: jsonb().$type<Overrule>(),
+    plan: jsonb().$type<PlanBody>(),
   },
   (t) => [index().on(t.caseId, t.position)],
 );
@@ -285,4 +322,47 @@ export const learnings = pgTable(
     takenAt: instant().notNull(),
   },
   (t) => [index().on(t.deskId, t.takenAt)],
+);
+
+/** What a desk keeps besides its cases. `one` records stand alone: their id is their kind. */
+export const RECORD_KINDS = ['label', 'rule', 'jurisdiction', 'house-lines', 'losses', 'station-layout'] as const;
+export type RecordKind = (typeof RECORD_KINDS)[number];
+
+/** Records with their whole history: rows are only added, the newest of an id stands, a null body takes it away. */
+export const deskRecords = pgTable(
+  'desk_records',
+  {
+    id: id(),
+    deskId: deskId(),
+    kind: text().$type<RecordKind>().notNull(),
+    recordId: text().notNull(),
+    body: jsonb(),
+    note: text().notNull().default(''),
+    byPerson: uuid()
+      .notNull()
+      .references(() => people.id),
+    /** Counts up for each desk. */
+    revision: integer().notNull(),
+    writtenAt: instant().notNull(),
+  },
+  (t) => [uniqueIndex().on(t.deskId, t.revision), index().on(t.deskId, t.kind, t.recordId)],
+);
+
+/** Letters that left through the outbox, kept as they were sent. */
+export const mails = pgTable(
+  'mails',
+  {
+    id: id(),
+    deskId: deskId(),
+    questionId: uuid().references(() => caseQuestions.id),
+    to: text().notNull(),
+    subject: text().notNull(),
+    /** The whole message, RFC 5322. */
+    message: text().notNull(),
+    byPerson: uuid()
+      .notNull()
+      .references(() => people.id),
+    sentAt: instant().notNull(),
+  },
+  (t) => [index().on(t.deskId, t.sentAt)],
 );

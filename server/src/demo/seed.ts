@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { asc, desc, eq } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
 import { Consultant, ENGINE_VERSION } from '@sounding/core/consult/consult.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { evidenceIn } from '@sounding/core/language/evidenceIn.ts';
@@ -15,6 +15,7 @@ import {
   cases,
   desks,
   differentialSnapshots,
+  forecastDays,
   outcomes,
   gardens,
   people,
@@ -24,33 +25,25 @@ import {
   stations,
   weatherDays,
 } from '../db/schema.ts';
+import { COORDINATOR } from '@sounding/contract/api.ts';
 import { keepEdition } from '../db/desk.ts';
-import { simulateWeather } from '../standins/weather.ts';
+import { writeRecords } from '../db/deskRecords.ts';
+import { simulateForecast, simulateWeather } from '../standins/weather.ts';
+import { FORECAST_DAYS, storeDays } from '../weather/fetch.ts';
+import { DEMO_JURISDICTION, DEMO_LABELS, DEMO_RULES } from './shed.ts';
 import { DEMO_CASES, DEMO_DAY, DEMO_DESK, DEMO_PEOPLE, DEMO_STATIONS, type DemoCase } from './lindwater.ts';
 
-const BATCH = 1000;
 const FOLLOW_UP_DAYS = 14;
 const WEATHER_FROM = '2020-01-01';
 
-/** Fills the demo desk's stations from the simulated service up to `until`; days already there stay as they are. */
-export async function fetchDemoWeather(db: Database, deskId: string, until: string): Promise<void> {
+/** The record that the demo's stations begin with, and what was foretold on its first day; from there on the weather service is asked. */
+async function seedWeather(db: Database, deskId: string, until: string): Promise<void> {
   for (const row of await db.select().from(stations).where(eq(stations.deskId, deskId))) {
     const source = DEMO_STATIONS.find((s) => s.name === row.name);
     if (!source) continue;
-    const [last] = await db
-      .select({ on: weatherDays.on })
-      .from(weatherDays)
-      .where(eq(weatherDays.stationId, row.id))
-      .orderBy(desc(weatherDays.on))
-      .limit(1);
-    const from = last ? addDays(last.on, 1) : WEATHER_FROM;
-    if (from > until) continue;
-    const days = simulateWeather(source.climate, from, until).map((day) => ({ ...day, deskId, stationId: row.id }));
-    for (let i = 0; i < days.length; i += BATCH)
-      await db
-        .insert(weatherDays)
-        .values(days.slice(i, i + BATCH))
-        .onConflictDoNothing();
+    const at = { deskId, stationId: row.id };
+    await storeDays(db, at, simulateWeather(source.climate, WEATHER_FROM, until));
+    await db.insert(forecastDays).values(simulateForecast(source.climate, until, FORECAST_DAYS).map((day) => ({ ...day, ...at, issuedOn: until })));
   }
 }
 
@@ -212,10 +205,18 @@ export async function seedDemo(db: Database, edition: Edition): Promise<void> {
     await keepEdition(tx, deskId, edition);
     const staff = DEMO_PEOPLE.map((person) => ({ id: randomUUID(), deskId, ...person }));
     await tx.insert(people).values(staff);
-    await tx
-      .insert(stations)
-      .values(DEMO_STATIONS.map(({ name, lat, lon, climate }) => ({ id: randomUUID(), deskId, name, lat, lon, altitudeM: climate.altitudeM })));
-    await fetchDemoWeather(inside, deskId, DEMO_DAY);
+    await tx.insert(stations).values(
+      DEMO_STATIONS.map(({ name, lat, lon, climate }) => ({
+        id: randomUUID(),
+        deskId,
+        name,
+        lat,
+        lon,
+        altitudeM: climate.altitudeM,
+        fetched: true,
+      })),
+    );
+    await seedWeather(inside, deskId, DEMO_DAY);
     const places = await tx
       .select({ id: stations.id, name: stations.name })
       .from(stations)
@@ -238,6 +239,17 @@ export async function seedDemo(db: Database, edition: Edition): Promise<void> {
       weather,
       advisor,
     };
+    const coordinator = staff.find(({ role }) => role === COORDINATOR) ?? advisor;
+    await writeRecords(
+      inside,
+      { deskId, personId: coordinator.id },
+      [
+        { kind: 'jurisdiction', recordId: 'jurisdiction', body: { name: DEMO_JURISDICTION }, note: '' },
+        ...DEMO_LABELS.map((label) => ({ kind: 'label' as const, recordId: label.id, body: label, note: 'from the label' })),
+        ...DEMO_RULES.map((rule) => ({ kind: 'rule' as const, recordId: rule.id, body: rule, note: '' })),
+      ],
+      instantOf(addDays(DEMO_DAY, -60), 540),
+    );
     const inOrder = [...DEMO_CASES].sort((a, b) => b.daysAgo - a.daysAgo || a.minute - b.minute);
     for (const [i, demo] of inOrder.entries()) await seedCase(inside, setting, demo, i + 1);
   });

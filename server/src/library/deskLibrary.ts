@@ -1,13 +1,14 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { EntryView } from '@sounding/contract/api.ts';
-import type { Edition, Outcome } from '@sounding/core/edition/edition.ts';
+import type { Edition, LossTable, Outcome } from '@sounding/core/edition/edition.ts';
 import { compile, type Compiled, type DeskEntry, type EntryKind } from '@sounding/knowledge/compile.ts';
 import { entryText, writtenLibrary, type Library } from '@sounding/knowledge/entries.ts';
 import { lint } from '@sounding/knowledge/lint.ts';
 import type { Complaint } from '@sounding/knowledge/read.ts';
 import type { Database, Queryable } from '../db/connect.ts';
 import { keepEdition, type Who } from '../db/desk.ts';
+import { standingRecord } from '../db/deskRecords.ts';
 import { standingLearning } from '../db/outcomes.ts';
 import { desks, libraryEntries, people } from '../db/schema.ts';
 import { ApiError } from '../problems.ts';
@@ -16,6 +17,8 @@ interface Standing {
   revision: number;
   /** Id of what stands as learned, or null. */
   learning: string | null;
+  /** Newest revision of the settings. */
+  settings: number;
   /** The entries alone, without what was learned. */
   unlearned: Edition;
   edition: Edition;
@@ -26,15 +29,33 @@ export interface Change {
   complaints: Complaint[];
 }
 
+/** What a desk has set over its edition: house lines where the trade disagrees, and what wrong advice costs. */
+interface Settings {
+  revision: number;
+  houseLines: Record<string, number> | null;
+  losses: LossTable | null;
+}
+
+async function settingsOf(db: Queryable, deskId: string): Promise<Settings> {
+  const lines = await standingRecord<Record<string, number>>(db, deskId, 'house-lines');
+  const losses = await standingRecord<LossTable>(db, deskId, 'losses');
+  return { revision: Math.max(lines?.revision ?? 0, losses?.revision ?? 0), houseLines: lines?.body ?? null, losses: losses?.body ?? null };
+}
+
+const digestOf = (value: unknown): string => createHash('sha256').update(JSON.stringify(value)).digest('hex').slice(0, 6);
+
+/** An edition with the desk's settings laid in; its version tells them. */
+function withSettings(edition: Edition, { houseLines, losses }: Settings): Edition {
+  if (!houseLines && !losses) return edition;
+  const version = `${edition.version}~${digestOf([houseLines, losses])}`;
+  return { ...edition, version, ...(houseLines ? { houseLines } : {}), ...(losses ? { losses } : {}) };
+}
+
 /** An edition with confirmed outcomes laid in; its version tells them. */
 function withLearning(edition: Edition, learned: { asOf: string; outcomes: Outcome[] } | null): Edition {
   if (!learned) return edition;
   const { asOf, outcomes } = learned;
-  const digest = createHash('sha256')
-    .update(JSON.stringify([asOf, outcomes]))
-    .digest('hex')
-    .slice(0, 6);
-  return { ...edition, version: `${edition.version}+${digest}`, learned: { asOf, outcomes } };
+  return { ...edition, version: `${edition.version}+${digestOf([asOf, outcomes])}`, learned: { asOf, outcomes } };
 }
 
 /** The library as each desk has it: the shipped edition with the desk's own entries over it, compiled once a revision. */
@@ -77,10 +98,12 @@ export class DeskLibrary {
     const known = this.standing.get(deskId);
     const learned = await standingLearning(this.db, deskId);
     const learning = learned?.id ?? null;
-    if (known?.revision === revision && known.learning === learning) return known;
+    const settings = await settingsOf(this.db, deskId);
+    if (known?.revision === revision && known.learning === learning && known.settings === settings.revision) return known;
     const { entries } = await this.entriesOf(this.db, deskId);
     const unlearned = known?.revision === revision ? known.unlearned : entries.length === 0 ? this.shipped : compile(this.root, entries).edition;
-    const standing = { revision, learning, entries, unlearned, edition: withLearning(unlearned, learned) };
+    const edition = withLearning(withSettings(unlearned, settings), learned);
+    const standing = { revision, learning, settings: settings.revision, entries, unlearned, edition };
     this.standing.set(deskId, standing);
     return standing;
   }
@@ -94,7 +117,7 @@ export class DeskLibrary {
     return (await this.of(deskId)).unlearned;
   }
 
-  /** Keeps the edition that has come of a change in what was learned. */
+  /** Keeps the edition that has come of a change in settings or in what was learned. */
   async renew(deskId: string): Promise<void> {
     await keepEdition(this.db, deskId, await this.edition(deskId));
   }

@@ -33,6 +33,9 @@ const view: CaseView = {
       snapshot: null,
       advice: null,
       outcome: null,
+      circumstances: {},
+      overrule: null,
+      plan: null,
     },
   ],
 };

@@ -50,6 +50,9 @@ const question: QuestionView = {
   snapshot: null,
   advice: null,
   outcome: null,
+  circumstances: {},
+  overrule: null,
+  plan: null,
 };
 
 describe('line layout', () => {

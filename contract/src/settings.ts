@@ -1,0 +1,18 @@
+import { z } from 'zod';
+import { ACTS, TRUTHS, type LossTable } from '@sounding/core/edition/edition.ts';
+
+const points = z.number().min(0, 'at least 0').max(100, 'at most 100');
+export const lossTableBody: z.ZodType<LossTable> = z.strictObject({
+  wrongName: points,
+  advice: z.record(z.enum(ACTS), z.record(z.enum(TRUTHS), points)),
+});
+/** The view a desk follows, by school; a school that is left out has no house line. */
+export const houseLinesBody = z.record(z.string().max(80), z.number().int().min(0).max(9));
+
+export const settingsView = z.object({
+  houseLines: houseLinesBody,
+  /** null = the table that ships. */
+  losses: lossTableBody.nullable(),
+  history: z.array(z.object({ what: z.enum(['house-lines', 'losses']), at: z.string(), by: z.string() })),
+});
+export type SettingsView = z.infer<typeof settingsView>;
