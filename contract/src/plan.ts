@@ -76,6 +76,8 @@ export const planBody = z.strictObject({
   system: z.enum(['metric', 'us']),
   wanted: z.number().int().min(1).max(12),
   harvestEvery: z.number().int().min(1).max(365).nullable(),
+  /** Change the mode of action from one application to the next. */
+  rotate: z.boolean(),
   applications: z.array(applicationBody).max(40),
 });
 

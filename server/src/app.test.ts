@@ -44,6 +44,7 @@ beforeAll(async () => {
     library: new DeskLibrary(connection.db, knowledgeRoot, edition),
     now: () => new Date('2026-06-14T09:00:00Z'),
     secureCookies: false,
+    fonts: '',
     fetchWeather: async (deskId, until) => void (await fetchDesk(connection.db, weatherClient(weather.url), deskId, until, services.now())),
   };
   agent = request.agent(createApp(services, pino({ level: 'silent' }), null));

@@ -12,6 +12,7 @@ import { caseRoutes } from './routes/cases.ts';
 import { learningRoutes } from './routes/learning.ts';
 import { libraryRoutes } from './routes/library.ts';
 import { settingsRoutes } from './routes/settings.ts';
+import { replyRoutes } from './routes/replies.ts';
 import { shedRoutes } from './routes/shed.ts';
 import { stationRoutes } from './routes/stations.ts';
 import { deskRoutes, sessionGuard } from './routes/session.ts';
@@ -62,6 +63,7 @@ export function createApp(services: Services, log: Logger, webFolder: string | n
   api.use(shedRoutes(services));
   api.use(settingsRoutes(services));
   api.use(stationRoutes(services));
+  api.use(replyRoutes(services));
   api.use((req) => {
     throw new ApiError('not-found', `There is no ${req.method} ${req.originalUrl.split('?')[0] ?? ''}.`);
   });

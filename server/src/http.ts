@@ -14,6 +14,8 @@ export interface Services {
   library: DeskLibrary;
   now: () => Date;
   secureCookies: boolean;
+  /** Folder of the fonts that letters are set in. */
+  fonts: string;
   /** Keeps a station's record complete up to a day. */
   fetchWeather: (deskId: string, until: string) => Promise<void>;
 }

@@ -40,6 +40,7 @@ async function main(): Promise<void> {
       library: new DeskLibrary(db, join(root, 'knowledge/data'), edition),
       now,
       secureCookies: false,
+      fonts: join(root, 'node_modules/source-sans/TTF'),
       fetchWeather: async (deskId, until) => void (await fetchDesk(db, client, deskId, until, now())),
     },
     log,

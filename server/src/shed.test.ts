@@ -102,7 +102,17 @@ describe('circumstances, overruling and plan of a question', () => {
     const patch = {
       circumstances: { wish: 'no-spray', heightM: 4 },
       overrule: { option: null, why: 'she moves house' },
-      plan: { labelId: null, useId: null, equipment: null, target: null, system: 'metric', wanted: 2, harvestEvery: null, applications: [] },
+      plan: {
+        labelId: null,
+        useId: null,
+        equipment: null,
+        target: null,
+        system: 'metric',
+        wanted: 2,
+        harvestEvery: null,
+        rotate: false,
+        applications: [],
+      },
     };
     expect((await desk.agent.patch(`/api/questions/${questionId}`).send(patch)).status).toBe(204);
     expect(caseView.parse((await desk.agent.get(`/api/cases/${id}`)).body).questions[0]).toMatchObject(patch);

@@ -60,6 +60,7 @@ export async function openTestDesk(
     library: new DeskLibrary(connection.db, knowledgeRoot, edition),
     now: () => new Date('2026-06-14T09:00:00Z'),
     secureCookies: false,
+    fonts: fileURLToPath(new URL('../../node_modules/source-sans/TTF', import.meta.url)),
     fetchWeather: (deskId: string, until: string) => fetchWeather(connection.db, deskId, until),
   };
   const agent = request.agent(createApp(services, pino({ level: 'silent' }), null));

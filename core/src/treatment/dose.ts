@@ -118,7 +118,7 @@ function quantityOf(use: LabelUse, target: Target): Fraction {
 }
 
 /** Refuses a stronger rate than the label's, and says so plainly when it would be another product's. */
-function checkWanted({ label, use, wanted }: DoseInput): Fraction {
+function checkWanted({ use, wanted }: DoseInput): Fraction {
   const allowed = rateOf(use);
   if (!wanted) return allowed;
   const rate: Fraction = wanted.per ? inBase(wanted.product).div(inBase(wanted.per)) : inBase(wanted.product);

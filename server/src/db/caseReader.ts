@@ -180,3 +180,16 @@ export async function readCase(db: Queryable, deskId: string, caseId: string): P
   if (!summary) throw notFound('case');
   return { ...summary, questions: await readQuestions(db, caseId) };
 }
+
+/** A question with the case it belongs to. @throws ApiError not-found */
+export async function readCaseOfQuestion(db: Queryable, deskId: string, questionId: string): Promise<{ view: CaseView; question: QuestionView }> {
+  const [row] = await db
+    .select({ caseId: caseQuestions.caseId })
+    .from(caseQuestions)
+    .where(and(eq(caseQuestions.id, questionId), eq(caseQuestions.deskId, deskId)));
+  if (!row) throw notFound('question');
+  const view = await readCase(db, deskId, row.caseId);
+  const question = view.questions.find((q) => q.id === questionId);
+  if (!question) throw notFound('question');
+  return { view, question };
+}

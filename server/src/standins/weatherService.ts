@@ -41,7 +41,7 @@ export function createWeatherService(stations: readonly SimulatedStation[], beha
   app.use(async (req, _res, next) => {
     if (mode === 'absent') req.socket.destroy();
     else {
-      if (mode === 'slow') await pause(SLOW_MS);
+      if (mode === 'slow') await pause(SLOW_MS, undefined, { ref: false });
       next();
     }
   });

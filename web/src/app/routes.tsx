@@ -28,6 +28,7 @@ export function createAppRouter() {
       HydrateFallback: () => <Notice>Opening …</Notice>,
       children: [
         { index: true, Component: DeskPage },
+        { path: 'case/:caseId/plan/:questionId', lazy: async () => ({ Component: (await import('../features/plan/PlanPage.tsx')).PlanPage }) },
         { path: 'casebook', lazy: async () => ({ Component: (await import('../features/casebook/CasebookPage.tsx')).CasebookPage }) },
         { path: 'library', lazy: async () => ({ Component: (await import('../features/library/LibraryPage.tsx')).LibraryPage }) },
         { path: 'library/cause/:id', lazy: async () => ({ Component: (await import('../features/library/CausePage.tsx')).CausePage }) },

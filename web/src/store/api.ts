@@ -12,14 +12,18 @@ import type {
   OutcomeBody,
   SessionView,
 } from '@sounding/contract/api.ts';
-import type { Edition } from '@sounding/core/edition/edition.ts';
-import type { WeatherSeries } from '@sounding/core/season/weather.ts';
+import type { LabelImportView, RecordHistory, ShedView } from '@sounding/contract/labels.ts';
+import type { SettingsView } from '@sounding/contract/settings.ts';
+import type { StationImportView, StationLayout, StationState } from '@sounding/contract/stations.ts';
+import type { Edition, LossTable } from '@sounding/core/edition/edition.ts';
+import type { WeatherDay, WeatherSeries } from '@sounding/core/season/weather.ts';
+import type { JurisdictionRule, Label } from '@sounding/core/treatment/label.ts';
 
 /** Reads, and the few writes that wait for an answer. Everything taken during a call goes through the outbox. */
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: new URL('/api', location.href).href }),
-  tagTypes: ['Session', 'Cases', 'Case', 'Entry', 'Learning'],
+  tagTypes: ['Session', 'Cases', 'Case', 'Entry', 'Learning', 'Shed', 'Settings', 'Stations', 'Mails'],
   endpoints: (build) => ({
     session: build.query<SessionView, void>({ query: () => '/session', providesTags: ['Session'] }),
     edition: build.query<Edition, string>({ query: (version) => `/editions/${version}`, keepUnusedDataFor: 86_400 }),
@@ -64,6 +68,45 @@ export const api = createApi({
     learning: build.query<LearningView, void>({ query: () => '/learning', providesTags: ['Learning'], keepUnusedDataFor: 0 }),
     takeOverLearning: build.mutation<null, void>({ query: () => ({ url: '/learning', method: 'POST' }), invalidatesTags: ['Learning', 'Session'] }),
     setBackLearning: build.mutation<null, void>({ query: () => ({ url: '/learning', method: 'DELETE' }), invalidatesTags: ['Learning', 'Session'] }),
+    shed: build.query<ShedView, void>({ query: () => '/shed', providesTags: ['Shed'] }),
+    labelHistory: build.query<RecordHistory, string>({ query: (id) => `/shed/labels/${id}/history`, providesTags: ['Shed'], keepUnusedDataFor: 0 }),
+    writeLabel: build.mutation<null, { label: Label; note: string }>({
+      query: (body) => ({ url: `/shed/labels/${body.label.id}`, method: 'PUT', body }),
+      invalidatesTags: (_done, error) => (error ? [] : ['Shed']),
+    }),
+    removeLabel: build.mutation<null, string>({ query: (id) => ({ url: `/shed/labels/${id}`, method: 'DELETE' }), invalidatesTags: ['Shed'] }),
+    writeRule: build.mutation<null, { rule: JurisdictionRule; note: string }>({
+      query: (body) => ({ url: `/shed/rules/${body.rule.id}`, method: 'PUT', body }),
+      invalidatesTags: (_done, error) => (error ? [] : ['Shed']),
+    }),
+    removeRule: build.mutation<null, string>({ query: (id) => ({ url: `/shed/rules/${id}`, method: 'DELETE' }), invalidatesTags: ['Shed'] }),
+    importLabels: build.mutation<LabelImportView, { text: string; format: 'csv' | 'json'; apply: boolean }>({
+      query: (body) => ({ url: '/shed/import', method: 'POST', body }),
+      invalidatesTags: (done) => (done?.applied ? ['Shed'] : []),
+    }),
+    settings: build.query<SettingsView, void>({ query: () => '/settings', providesTags: ['Settings'], keepUnusedDataFor: 0 }),
+    writeHouseLines: build.mutation<null, Record<string, number>>({
+      query: (body) => ({ url: '/settings/house-lines', method: 'PUT', body }),
+      invalidatesTags: ['Settings', 'Session'],
+    }),
+    writeLosses: build.mutation<null, LossTable | null>({
+      query: (table) => ({ url: '/settings/losses', method: 'PUT', body: { table } }),
+      invalidatesTags: (_done, error) => (error ? [] : ['Settings', 'Session']),
+    }),
+    forecast: build.query<WeatherDay[], { stationId: string; today: string }>({
+      query: ({ stationId }) => `/stations/${stationId}/forecast`,
+      providesTags: ['Stations'],
+    }),
+    stations: build.query<StationState[], void>({ query: () => '/stations', providesTags: ['Stations'], keepUnusedDataFor: 0 }),
+    fetchStations: build.mutation<StationState[], void>({ query: () => ({ url: '/stations/fetch', method: 'POST' }), invalidatesTags: ['Stations'] }),
+    importStation: build.mutation<StationImportView, { id: string; text: string; layout?: StationLayout; apply: boolean }>({
+      query: ({ id, ...body }) => ({ url: `/stations/${id}/import`, method: 'POST', body }),
+      invalidatesTags: (done) => (done?.applied ? ['Stations'] : []),
+    }),
+    addStation: build.mutation<null, { id: string; name: string; lat: number; lon: number; altitudeM: number }>({
+      query: (body) => ({ url: '/stations', method: 'POST', body }),
+      invalidatesTags: (_done, error) => (error ? [] : ['Stations', 'Session']),
+    }),
     takeSeat: build.mutation<null, string>({
       query: (personId) => ({ url: '/session/seat', method: 'PUT', body: { personId } }),
       invalidatesTags: ['Session'],
@@ -91,6 +134,21 @@ export const {
   useLearningQuery,
   useTakeOverLearningMutation,
   useSetBackLearningMutation,
+  useShedQuery,
+  useLabelHistoryQuery,
+  useWriteLabelMutation,
+  useRemoveLabelMutation,
+  useWriteRuleMutation,
+  useRemoveRuleMutation,
+  useImportLabelsMutation,
+  useSettingsQuery,
+  useWriteHouseLinesMutation,
+  useWriteLossesMutation,
+  useForecastQuery,
+  useStationsQuery,
+  useFetchStationsMutation,
+  useImportStationMutation,
+  useAddStationMutation,
 } = api;
 
 export const usePrefetchEdition = () => api.usePrefetch('edition');

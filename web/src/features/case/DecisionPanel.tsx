@@ -1,12 +1,19 @@
+import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { Standing } from '@sounding/core/consult/consult.ts';
 import { isWorkable } from '@sounding/core/season/windows.ts';
 import { sayDay } from '../../app/dates.ts';
+import { Key } from '../../ui/controls.tsx';
 import { ACT_WORDS, timingText } from './words.ts';
 
 const Box = styled.section<{ $firm: boolean }>`
   border-top: 2px solid ${({ theme, $firm }) => ($firm ? theme.brass : theme.rule)};
   padding-top: 8px;
+  .plan {
+    float: right;
+    font-size: 14px;
+    padding: 3px 0 0 12px;
+  }
   h4 {
     margin: 0 0 2px;
     font:
@@ -46,20 +53,24 @@ const Options = styled.ul`
 const MARK_WORDS = { published: 'published', 'common-practice': 'common practice', memory: 'from memory' } as const;
 
 /** Whether to act, what and when; options from gentle to strong, each with where its time stands and what that rests on. */
-export function DecisionPanel({ standing }: { standing: Standing }) {
+export function DecisionPanel({ standing, planHref }: { standing: Standing; planHref: string }) {
   const { decision, options } = standing;
   return (
     <Box $firm={decision.firm} aria-label="What to do">
+      <Link className="plan" to={planHref}>
+        Plan it: amounts and days <Key>Alt</Key>
+        <Key>P</Key>
+      </Link>
       <h4>{decision.firm ? ACT_WORDS[decision.act] : `Not yet – it would be: ${ACT_WORDS[decision.act].toLowerCase()}`}</h4>
       <p>{decision.why}</p>
       {decision.noteFor && <p>Note in the calendar: {sayDay(decision.noteFor)}.</p>}
       <Options>
-        {options.map(({ option, timing }) => (
+        {options.map(({ option, timing, against }) => (
           <li key={option.id}>
             <span>
               {option.id === decision.option ? <b>{option.title}</b> : option.title}
               <span className="basis">
-                {ACT_WORDS[option.act].toLowerCase()}, {option.effect} effect, {MARK_WORDS[option.mark]}
+                {against[0] ?? `${ACT_WORDS[option.act].toLowerCase()}, ${option.effect} effect, ${MARK_WORDS[option.mark]}`}
               </span>
             </span>
             <span className={isWorkable(timing.state) ? 'now' : 'when'}>

@@ -127,6 +127,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
     setSenses({});
     goOn();
   };
+  const planHref = `/case/${view.id}/plan/${question.id}`;
   const reply = () => {
     down.snapshot(edition.version, standing, taken);
     void navigate(`/case/${view.id}/reply/${question.id}`);
@@ -137,6 +138,11 @@ export function QuestionTable({ view, question, session, write }: Props) {
     else if (standing.enough.enough) reply();
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.altKey && event.code === 'KeyP') {
+      event.preventDefault();
+      void navigate(planHref);
+      return;
+    }
     if (event.key === 'Escape') setDraft('');
     if (event.key === 'Enter' && event.ctrlKey && taken.length > 0) reply();
     else if (event.key === 'Enter') onEnter();
@@ -184,6 +190,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
           edition={edition}
           taken={shownTaken}
           backAt={mark === null ? null : at}
+          planHref={planHref}
           hostName={edition.plants.find((p) => p.id === question.hostId)?.name.toLowerCase() ?? 'plants'}
         />
       </Columns>

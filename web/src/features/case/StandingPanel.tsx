@@ -176,10 +176,11 @@ interface Props {
   /** Set while an earlier mark is looked at. */
   backAt: number | null;
   hostName: string;
+  planHref: string;
 }
 
 /** The causes as they stand, what speaks for and against the one looked at, and what to do about it. */
-export const StandingPanel = memo(function StandingPanel({ standing, edition, taken, backAt, hostName }: Props) {
+export const StandingPanel = memo(function StandingPanel({ standing, edition, taken, backAt, hostName, planHref }: Props) {
   const [chosenId, setChosenId] = useState<string | null>(null);
   const shown = standing.candidates.slice(0, SHOWN);
   const unlisted = standing.candidates.find((c) => c.cause === UNLISTED);
@@ -232,7 +233,7 @@ export const StandingPanel = memo(function StandingPanel({ standing, edition, ta
             {chosen === rows[0] ? likelihoodWord(chosen.probability) : 'instead'} {cause?.latin ? `– ${cause.latin}` : ''}
           </h3>
           <EvidenceList candidate={chosen} standing={standing} edition={edition} taken={taken} />
-          {chosen === rows[0] ? <DecisionPanel standing={standing} /> : cause && <p>{cause.story}</p>}
+          {chosen === rows[0] ? <DecisionPanel standing={standing} planHref={planHref} /> : cause && <p>{cause.story}</p>}
         </Detail>
       )}
     </Panel>

@@ -113,7 +113,7 @@ describe('sounding line', () => {
 
 describe('standing', () => {
   it('lists causes with their share, the unlisted always among them, and what speaks for the chosen one', async () => {
-    renderInk(<StandingPanel standing={standing} edition={smallEdition} taken={taken} backAt={null} hostName="bean" />);
+    renderInk(<StandingPanel standing={standing} edition={smallEdition} taken={taken} backAt={null} planHref="/plan" hostName="bean" />);
     expect(screen.getByRole('button', { name: /Something not on our list/ })).toBeTruthy();
     expect(screen.getByText('not explained')).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: /^cold/ }));

@@ -41,6 +41,8 @@ export function useQuestionStanding(question: QuestionView | undefined, session:
       readings: taken.map(({ finding, answer, channel }) => ({ finding, answer, channel })),
       unanswered: question.readings.filter((r) => r.withdrawnAt === null && r.answer === UNKNOWN).map((r) => r.finding),
       weather: weather ?? null,
+      circumstances: question.circumstances,
+      overrule: question.overrule,
     };
   }, [question, edition, stationId, weather, weatherError, date, taken]);
   const standing = useStanding(edition, input);
