@@ -6,6 +6,8 @@ import { dateText } from './caseInput.ts';
 const name = z.string().trim().min(1, 'is missing').max(200);
 const id = z.string().regex(/^[a-z0-9]+(?:-[a-z0-9]+)*$/, 'ids are lower-case words joined by hyphens');
 
+const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'dates are MM-DD');
+
 const amountValue = z.string().refine((value) => {
   try {
     return exact(value).compare(0) > 0;
@@ -39,6 +41,7 @@ export const labelUseBody: z.ZodType<LabelUse> = z
     intervalDays: z.number().int().min(0).max(365),
     reentryHours: z.number().min(0).max(1000),
     preHarvestDays: z.number().int().min(0).max(365).nullable(),
+    season: z.strictObject({ from: monthDay, to: monthDay }).nullable(),
   })
   .superRefine((use, context) => {
     const wanted = RATE_OF[use.per];

@@ -13,6 +13,7 @@ import { learningRoutes } from './routes/learning.ts';
 import { libraryRoutes } from './routes/library.ts';
 import { settingsRoutes } from './routes/settings.ts';
 import { replyRoutes } from './routes/replies.ts';
+import { seasonRoutes } from './routes/season.ts';
 import { shedRoutes } from './routes/shed.ts';
 import { stationRoutes } from './routes/stations.ts';
 import { deskRoutes, sessionGuard } from './routes/session.ts';
@@ -64,6 +65,7 @@ export function createApp(services: Services, log: Logger, webFolder: string | n
   api.use(settingsRoutes(services));
   api.use(stationRoutes(services));
   api.use(replyRoutes(services));
+  api.use(seasonRoutes(services));
   api.use((req) => {
     throw new ApiError('not-found', `There is no ${req.method} ${req.originalUrl.split('?')[0] ?? ''}.`);
   });

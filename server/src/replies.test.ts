@@ -41,18 +41,16 @@ beforeAll(async () => {
 afterAll(() => desk.close());
 
 const advise = (body: string) =>
-  desk.agent
-    .put(`/api/questions/${questionId}/advice`)
-    .send({
-      id: randomUUID(),
-      body,
-      act: 'contact',
-      causeId: 'box-psyllid',
-      probability: 0.9,
-      edition: desk.edition.version,
-      date: '2026-06-14',
-      followUpOn: '2026-06-28',
-    });
+  desk.agent.put(`/api/questions/${questionId}/advice`).send({
+    id: randomUUID(),
+    body,
+    act: 'contact',
+    causeId: 'box-psyllid',
+    probability: 0.9,
+    edition: desk.edition.version,
+    date: '2026-06-14',
+    followUpOn: '2026-06-28',
+  });
 
 describe('what leaves the desk', () => {
   it('is nothing before the advisor has saved it', async () => {

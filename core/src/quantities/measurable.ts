@@ -1,5 +1,5 @@
 import Fraction from 'fraction.js';
-import { fromBase, unitSays, type Dimension, type Unit, type UnitSystem } from './units.ts';
+import { fromBase, sayAmount, type Dimension, type Unit, type UnitSystem } from './units.ts';
 
 /** A measure people have at home: from this many of the unit on, in steps of `step`. Coarser ones come first. */
 interface Measure {
@@ -59,7 +59,7 @@ export function measurable(base: Fraction, dimension: 'volume' | 'mass', system:
   const row = rows.find(({ unit, least }) => fromBase(base, unit).compare(new Fraction(least)) >= 0) ?? rows[rows.length - 1]!;
   const step = new Fraction(row.step);
   const count = fromBase(base, row.unit).div(step).floor().mul(step);
-  return { base: base.mul(count.equals(0) ? 0 : count.div(fromBase(base, row.unit))), say: `${plain(count)} ${unitSays(row.unit)}` };
+  return { base: base.mul(count.equals(0) ? 0 : count.div(fromBase(base, row.unit))), say: sayAmount({ value: plain(count), unit: row.unit }) };
 }
 
 /** An amount said for people to buy or pour away, rounded *up* to the next step. */
@@ -69,5 +69,5 @@ export function atLeast(base: Fraction, dimension: 'volume' | 'mass', system: Un
   const rows = MEASURES[system === 'metric' ? 'metric' : 'us'][dimension] ?? [];
   const row = rows.find(({ unit, least }) => fromBase(base, unit).compare(new Fraction(least)) >= 0) ?? rows[rows.length - 1]!;
   const step = new Fraction(row.step);
-  return `${plain(fromBase(base, row.unit).div(step).ceil().mul(step))} ${unitSays(row.unit)}`;
+  return sayAmount({ value: plain(fromBase(base, row.unit).div(step).ceil().mul(step)), unit: row.unit });
 }

@@ -48,6 +48,11 @@ const UNITS = {
 export type Unit = keyof typeof UNITS;
 export const UNIT_IDS = Object.keys(UNITS) as Unit[];
 export const unitSays = (unit: Unit): string => UNITS[unit].say;
+/** "1 litre", "2.5 litres". */
+export function sayAmount({ value, unit }: { value: string; unit: Unit }): string {
+  const say = unitSays(unit);
+  return `${value} ${value === '1' && say.length > 3 ? say.replace(/s$/, '') : say}`;
+}
 export const dimensionOf = (unit: Unit): Dimension => UNITS[unit].dimension;
 export const unitsOf = (dimension: Dimension): Unit[] => UNIT_IDS.filter((unit) => UNITS[unit].dimension === dimension);
 

@@ -18,6 +18,7 @@ export const use = (extra: Partial<LabelUse> = {}): LabelUse => ({
   intervalDays: 10,
   reentryHours: 0,
   preHarvestDays: null,
+  season: null,
   ...extra,
 });
 
@@ -40,4 +41,4 @@ export const label = (extra: Partial<Label> = {}): Label => ({
   ...extra,
 });
 
-export const LABEL_CONTEXT: LabelContext = { today: '2026-06-14', jurisdiction: 'Lindwater', rules: [] };
+export const LABEL_CONTEXT: LabelContext = { today: '2026-06-14', jurisdiction: 'Lindwater', rules: [], hemisphere: 'N' };

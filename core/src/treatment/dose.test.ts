@@ -166,6 +166,11 @@ describe('refusals quote the line', () => {
     expect(refusal({}, { ...LABEL_CONTEXT, rules: [rule] }).line).toContain('Lindwater, as of 2026-01-01');
     expect(dose(input(), { ...LABEL_CONTEXT, rules: [{ ...rule, method: 'drench' }] }).once).toBe('100 ml');
   });
+  it('a line that is for another time of the year, turned round in the south', () => {
+    const dormant = use({ season: { from: '11-01', to: '03-15' } });
+    expect(refusal({ use: dormant }).why).toContain('again from 2026-11-01');
+    expect(dose(input({ use: dormant }), { ...LABEL_CONTEXT, hemisphere: 'S' }).once).toBe('100 ml');
+  });
   it('a fifth use where four are allowed, and more than the year’s most', () => {
     expect(refusal({ usedThisYear: { base: new Fraction(400), times: 4 } }).why).toContain('all the label allows');
     const capped = use({ mostPerYear: { value: '250', unit: 'ml' } });

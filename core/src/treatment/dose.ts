@@ -1,6 +1,6 @@
 import Fraction from 'fraction.js';
 import { atLeast, measurable } from '../quantities/measurable.ts';
-import { dimensionOf, exact, fromBase, inBase, unitSays, type Amount, type Unit, type UnitSystem } from '../quantities/units.ts';
+import { dimensionOf, exact, fromBase, inBase, sayAmount, type Amount, type Unit, type UnitSystem } from '../quantities/units.ts';
 import { refusedUse, type Label, type LabelContext, type LabelUse, type Refusal } from './label.ts';
 
 /** What the caller has to put it on with. */
@@ -65,7 +65,7 @@ const THICKEST_TRUNK_CM = { diameter: 200, girth: 630 } as const;
 const productDimension = (use: LabelUse): 'volume' | 'mass' => (dimensionOf(use.rate.unit) === 'mass' ? 'mass' : 'volume');
 const litres = (ml: Fraction, system: UnitSystem): string => {
   const unit: Unit = system === 'metric' ? 'l' : system === 'us' ? 'gal-us' : 'gal-imp';
-  return `${Number(fromBase(ml, unit).valueOf().toFixed(2))} ${unitSays(unit)}`;
+  return sayAmount({ value: String(Number(fromBase(ml, unit).valueOf().toFixed(2))), unit });
 };
 
 /** Product for one base unit of what the rate is measured against. */
@@ -84,7 +84,7 @@ function finishedFor(use: LabelUse, target: Extract<Target, { kind: 'area' }>): 
 function checkedTrunk({ across, measured }: Extract<Target, { kind: 'trunks' }>): Fraction {
   const cm = inBase(across);
   if (cm.compare(THICKEST_TRUNK_CM[measured]) > 0)
-    throw new RangeError(`a trunk of ${across.value} ${unitSays(across.unit)} ${measured} is thicker than any garden tree: were centimetres meant?`);
+    throw new RangeError(`a trunk of ${sayAmount(across)} ${measured} is thicker than any garden tree: were centimetres meant?`);
   return cm;
 }
 
@@ -134,16 +134,12 @@ function checkWanted({ use, wanted }: DoseInput): Fraction {
 
 function withinMaxima({ use, usedThisYear, label }: DoseInput, base: Fraction): number {
   if (use.mostPerUse && base.compare(inBase(use.mostPerUse)) > 0)
-    refuse(
-      `one use may take ${use.mostPerUse.value} ${unitSays(use.mostPerUse.unit)} at most: treat a part, or call in a licensed applicator`,
-      use.line,
-    );
+    refuse(`one use may take ${sayAmount(use.mostPerUse)} at most: treat a part, or call in a licensed applicator`, use.line);
   if (usedThisYear.times >= use.mostUses) refuse(`it has been used ${usedThisYear.times} times this year, which is all the label allows`, use.line);
   let left = use.mostUses - usedThisYear.times;
   if (use.mostPerYear) {
     const room = inBase(use.mostPerYear).sub(usedThisYear.base);
-    if (base.compare(room) > 0)
-      refuse(`${label.name}: this year’s most of ${use.mostPerYear.value} ${unitSays(use.mostPerYear.unit)} would be passed`, use.line);
+    if (base.compare(room) > 0) refuse(`${label.name}: this year’s most of ${sayAmount(use.mostPerYear)} would be passed`, use.line);
     if (base.compare(0) > 0) left = Math.min(left, Number(room.div(base).floor().valueOf()));
   }
   return left;
@@ -160,7 +156,7 @@ function purchase(label: Label, need: Fraction, dimension: 'volume' | 'mass', sy
   const chosen = packs.find(({ base }) => base.compare(need) >= 0) ?? largest;
   const count = need.div(chosen.base).ceil();
   const left = chosen.base.mul(count).sub(need);
-  const say = `${chosen.pack.value} ${unitSays(chosen.pack.unit)}`;
+  const say = `${sayAmount(chosen.pack)}`;
   return {
     toBuy: count.equals(1) ? say : `${count.toString()} × ${say}`,
     remainder: left.equals(0) ? null : measurable(left, dimension, system).say,
@@ -200,7 +196,7 @@ export function dose(input: DoseInput, context: LabelContext): Dose {
   const quantity = quantityOf(use, target);
   if (quantity.compare(0) <= 0) throw new RangeError('there is nothing to treat: say how much');
   const dimension = productDimension(use);
-  const steps = [`${use.rate.value} ${unitSays(use.rate.unit)}${use.of ? ` for ${use.of.value} ${unitSays(use.of.unit)}` : ' a plant'} (label)`];
+  const steps = [`${sayAmount(use.rate)}${use.of ? ` for ${sayAmount(use.of)}` : ' a plant'} (label)`];
   const asLabelled = quantity.mul(rate);
   const applications = withinMaxima(input, asLabelled);
   const rest = { applications, intervalDays: use.intervalDays, line: use.line, steps };
@@ -239,15 +235,15 @@ export function dose(input: DoseInput, context: LabelContext): Dose {
 function describe(target: Target): string {
   switch (target.kind) {
     case 'mix':
-      return `${target.finished.value} ${unitSays(target.finished.unit)} of mix`;
+      return `${sayAmount(target.finished)} of mix`;
     case 'area':
-      return `${target.area.value} ${unitSays(target.area.unit)}`;
+      return `${sayAmount(target.area)}`;
     case 'plants':
       return `${target.count} plants`;
     case 'trunks':
-      return `${target.count} trunk${target.count === 1 ? '' : 's'} of ${target.across.value} ${unitSays(target.across.unit)} ${target.measured}`;
+      return `${target.count} trunk${target.count === 1 ? '' : 's'} of ${sayAmount(target.across)} ${target.measured}`;
     case 'pots':
-      return `${target.count} pots of ${target.holds.value} ${unitSays(target.holds.unit)}`;
+      return `${target.count} pots of ${sayAmount(target.holds)}`;
   }
 }
 const describeOn = (target: Target): string => (target.kind === 'area' ? `spread evenly on ${describe(target)}` : `for ${describe(target)}`);

@@ -1,5 +1,5 @@
-import type { Cause, Plant } from '../edition/edition.ts';
-import type { IsoDate } from '../season/calendar.ts';
+import type { CalendarSpan, Cause, Hemisphere, Plant } from '../edition/edition.ts';
+import { occurrence, yearOf, type DatedSpan, type IsoDate } from '../season/calendar.ts';
 import type { Amount } from '../quantities/units.ts';
 
 /** How strong a product's acute hazard is. EPA words by 40 CFR 156.62; GHS knows two. */
@@ -44,6 +44,8 @@ export interface LabelUse {
   intervalDays: number;
   reentryHours: number;
   preHarvestDays: number | null;
+  /** Only between these days of the year, MM-DD, northern hemisphere: "while dormant". */
+  season: CalendarSpan | null;
 }
 
 export interface Label {
@@ -99,6 +101,7 @@ export interface LabelContext {
   today: IsoDate;
   jurisdiction: string;
   rules: readonly JurisdictionRule[];
+  hemisphere: Hemisphere;
 }
 
 /** Why nothing may be measured out: the reason in words, and the line of the label or the rule that says so. */
@@ -128,12 +131,24 @@ const forbidden = (rule: JurisdictionRule, label: Label, jurisdiction: string): 
 const ruleLine = (rule: JurisdictionRule): string =>
   `${rule.jurisdiction}, as of ${rule.asOf}: ${rule.forbids}${rule.method ? `, ${rule.method}` : ''} forbidden`;
 
+/** The run of a line's season that holds a day or comes next; null when the line knows no season. */
+export function seasonOf(use: LabelUse, on: IsoDate, hemisphere: Hemisphere): DatedSpan | null {
+  const { season } = use;
+  if (!season) return null;
+  const runs = [-1, 0, 1].map((shift) => occurrence(season, yearOf(on) + shift, hemisphere));
+  return runs.find(({ to }) => on <= to) ?? null;
+}
+
 /** What forbids one line of a label here. */
 export function refusedUse(label: Label, use: LabelUse, context: LabelContext): Refusal | null {
   const whole = refusedLabel(label, context);
   if (whole) return whole;
   const rule = context.rules.find((r) => r.method === use.method && forbidden(r, label, context.jurisdiction));
-  return rule ? { why: rule.reason, line: ruleLine(rule), refer: false } : null;
+  if (rule) return { why: rule.reason, line: ruleLine(rule), refer: false };
+  const season = seasonOf(use, context.today, context.hemisphere);
+  return season && context.today < season.from
+    ? { why: `it is the wrong time of the year: again from ${season.from}`, line: use.line, refer: false }
+    : null;
 }
 
 /** The lines of a label that cover both plant and cause; without one the product may not be used on it. */

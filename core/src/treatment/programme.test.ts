@@ -30,6 +30,7 @@ const input = (extra: Partial<ProgrammeInput> = {}): ProgrammeInput => ({
   intervalDays: 10,
   forecast: [0, 1, 2, 3, 4, 5, 6].map((d) => fair(addDays(TODAY, d))),
   latDegrees: 47,
+  hemisphere: 'N',
   harvests: [],
   inBloom: false,
   fixed: [],
@@ -89,6 +90,12 @@ describe('programme', () => {
     const programme = planProgramme(input({ candidates: [candidate({}, { mostUses: 2 })], wanted: 3 }));
     expect(programme.applications).toHaveLength(2);
     expect(programme.short).toContain('may be used 2 times a year');
+  });
+  it('waits for the season of the line: dormant wood only', () => {
+    const dormant = candidate({}, { season: { from: '11-01', to: '03-15' } });
+    const programme = planProgramme(input({ candidates: [dormant], window: { from: '2026-10-20', to: '2026-12-31' }, wanted: 1 }));
+    expect(days(programme)).toEqual(['2026-11-01']);
+    expect(programme.blocked[0]!.why).toContain('only from 2026-11-01 on');
   });
   it('keeps what is fixed, stays clear of it, and leaves flowers to the bees', () => {
     const programme = planProgramme(input({ fixed: [{ on: '2026-06-20', labelId: 'soap' }], wanted: 2 }));

@@ -2,7 +2,8 @@ import { dayNumber, daysBetween, isoOfDay, type DayNumber, type IsoDate } from '
 import { SPRAYING_DEPRESSION_C, wetBulbDepressionC } from '../season/air.ts';
 import { estimatedHours, type WeatherHour } from '../season/hourly.ts';
 import type { WeatherDay } from '../season/weather.ts';
-import type { Label, LabelUse } from './label.ts';
+import type { Hemisphere } from '../edition/edition.ts';
+import { seasonOf, type Label, type LabelUse } from './label.ts';
 
 /** A product that may be used here, with the line of its label. */
 export interface Candidate {
@@ -25,6 +26,7 @@ export interface ProgrammeInput {
   /** Forecast days from today on, as far as there are any. */
   forecast: readonly WeatherDay[];
   latDegrees: number;
+  hemisphere: Hemisphere;
   /** Days of picking, known or every so many days from the first on. */
   harvests: readonly IsoDate[];
   /** In flower now: then only what may be used on flowers, and never while bees fly. */
@@ -106,6 +108,8 @@ function forbiddenBy(candidate: Candidate, on: IsoDate, input: ProgrammeInput, d
     const apart = Math.abs(daysBetween(last, on));
     if (apart < use.intervalDays) return `${label.name} again after ${use.intervalDays} days at the earliest`;
   }
+  const season = seasonOf(use, on, input.hemisphere);
+  if (season && on < season.from) return `${label.name} only from ${season.from} on`;
   if (label.validUntil !== null && on > label.validUntil) return `${label.name} is approved until ${label.validUntil}`;
   if (use.preHarvestDays !== null) {
     const next = input.harvests.find((harvest) => harvest >= on);

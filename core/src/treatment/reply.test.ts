@@ -3,7 +3,7 @@ import { Consultant } from '../consult/consult.ts';
 import type { Edition } from '../edition/edition.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
-import { composeReply, LABELS_FIRST } from './reply.ts';
+import { composeReply, LABELS_FIRST, type ReplyPlan } from './reply.ts';
 
 const edition: Edition = {
   ...smallEdition,
@@ -53,7 +53,7 @@ const eaten: Reading[] = [
   { finding: 'holes', answer: 'some', channel: 'in-hand' },
   { finding: 'coating', answer: 'none', channel: 'in-hand' },
 ];
-const reply = (readings: Reading[], date: string) => {
+const reply = (readings: Reading[], date: string, plan: ReplyPlan | null = null) => {
   const standing = consultant.consult({
     host: 'bean',
     date,
@@ -73,6 +73,7 @@ const reply = (readings: Reading[], date: string) => {
     desk: 'Test Desk',
     advisor: 'Ada',
     today: date,
+    plan,
   });
 };
 
@@ -83,7 +84,21 @@ describe('reply', () => {
     expect(text).toMatch(/It is (very )?likely bean beetle \(Coleoptera fabae\): about \d+ in 100\./);
     expect(text).toContain('What speaks for it: holes: some');
     expect(text).toContain('Pick off (now, until about 31 May 2026): By hand. Repeat weekly. Not: in rain.');
-    expect(text).toContain('Take care: Wash the beans. Mind the wasps. bean is poisonous: raw seeds.');
+    expect(text).toContain('Take care\nWash the beans. Mind the wasps. bean is poisonous: raw seeds.');
+    expect(text).toMatch(/When to call again\nIf it spreads.* We would think of .* instead if you found this: /);
+  });
+  it('gives amounts, days and gear of the plan, and sends to a licensed person where only they may', () => {
+    const plan = {
+      dose: 'Lakewash Soap: 100 ml in 5 litres, once',
+      days: [{ on: '2026-05-12', hours: '6–9', say: '' }],
+      gear: ['gloves'],
+      refer: true,
+    };
+    const text = reply(eaten, '2026-05-10', plan);
+    expect(text).toContain('– Lakewash Soap: 100 ml in 5 litres, once.');
+    expect(text).toContain('12 May 2026 (6–9 o’clock by the sun)');
+    expect(text).toContain('Wear gloves.');
+    expect(text).toContain('Who to turn to\nA licensed applicator');
   });
   it('is dated next year when it is too late, and offers what can be done now', () => {
     const text = reply(eaten, '2026-07-10');
@@ -95,7 +110,7 @@ describe('reply', () => {
     const text = reply([{ finding: 'frost', answer: 'no', channel: 'caller' }], '2026-07-10');
     expect(text).toContain('That is not sure enough to act on');
     expect(text).not.toContain('A beetle eats the leaves');
-    expect(text).toContain('Please look and tell us:\n– what about ');
+    expect(text).toContain('Please look and tell us\n– what about ');
     expect(text).not.toContain('What to do');
   });
   it('never claims a hundred in a hundred, nor tells the caller that their wording is evidence', () => {

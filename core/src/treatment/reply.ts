@@ -6,6 +6,7 @@ import type { Reading } from '../diagnosis/posterior.ts';
 import { isWorkable } from '../season/windows.ts';
 import { longDate, type IsoDate } from '../season/calendar.ts';
 import type { OptionStanding } from './decide.ts';
+import { reasonsInWords } from './verdicts.ts';
 
 export interface ReplyInput {
   edition: Edition;
@@ -16,6 +17,17 @@ export interface ReplyInput {
   desk: string;
   advisor: string;
   today: IsoDate;
+  /** What is measured out and when, as it was worked out from a label; null = nothing is. */
+  plan?: ReplyPlan | null;
+}
+
+export interface ReplyPlan {
+  /** The product with its amount, repeats and waits in one sentence; null = no amount may be given. */
+  dose: string | null;
+  days: { on: IsoDate; hours: string | null; say: string }[];
+  gear: string[];
+  /** Only licensed people may use what is labelled for it. */
+  refer: boolean;
 }
 
 /** Every written reply ends with this. */
@@ -97,20 +109,71 @@ const LOOK_AT = 3;
 
 function unsure({ standing, edition }: ReplyInput): string[] {
   const asks = standing.questions.slice(0, LOOK_AT).flatMap((q) => edition.findings.find((f) => f.id === q.finding)?.ask ?? []);
-  return ['That is not sure enough to act on, so please treat nothing yet.', '', 'Please look and tell us:', ...asks.map((ask) => `– ${ask}`), ''];
+  return ['That is not sure enough to act on, so please treat nothing yet.', '', 'Please look and tell us', ...asks.map((ask) => `– ${ask}`), ''];
+}
+
+/** Where to go with what a garden advisor cannot or may not do; only those the case calls for. */
+function whoToTurnTo({ standing, plan }: ReplyInput, cause: Cause): string[] {
+  const asked = new Set(standing.options.filter(({ option }) => option.act === 'refer').map(({ option }) => option.id));
+  const act = standing.decision.act;
+  const tall = (standing.circumstances.heightM ?? 0) > TALL_M;
+  const who: (string | false)[] = [
+    cause.notifiable && 'the plant health authority, by telephone; move nothing',
+    (asked.has('laboratory') || act === 'refer') && !cause.notifiable && 'a plant laboratory, with a fresh, partly affected sample in paper',
+    (asked.has('arborist') || asked.has('fell') || tall) && 'a qualified arborist',
+    (asked.has('licensed') || (plan?.refer ?? false)) && 'a licensed applicator; ask for the licence',
+    asked.has('trap-law') && 'the local authority, before any trap is set',
+  ];
+  return who.filter((one): one is string => typeof one === 'string');
+}
+/** From this height on the work is not a caller's. */
+const TALL_M = 5;
+
+/** The single look that would put another cause first, in words. */
+function changeOfMind({ standing, edition }: ReplyInput): string | null {
+  const one = standing.overturnings[0];
+  const other = edition.causes.find((c) => c.id === one?.cause);
+  return one && other
+    ? `We would think of ${other.name.toLowerCase()} instead if you found this: ${readingText(edition, one.finding, one.answer).toLowerCase()}.`
+    : null;
+}
+
+function howMuch({ plan }: ReplyInput): string[] {
+  if (!plan?.dose) return [];
+  const days = plan.days.map(({ on, hours, say }) => `${longDate(on)}${hours ? ` (${hours} o’clock by the sun)` : ''}${say ? `: ${say}` : ''}`);
+  return [
+    'How much, and on which days',
+    `– ${sentence(plan.dose)}`,
+    ...(days.length > 0 ? [`– ${days.join('; ')}. Look at the weather first: no wind, no rain, no heat.`] : []),
+    ...(plan.gear.length > 0 ? [`– Wear ${plan.gear.join(', ')}. Keep what is left in its pack; never pour it away.`] : []),
+    '',
+  ];
 }
 
 function advised(input: ReplyInput, cause: Cause): string[] {
   const { standing, plant } = input;
   const options = chosenOptions(standing);
-  const lines = [sentence(cause.replyLine), '', howWeKnow(input, cause), '', `What to do: ${sentence(standing.decision.why)}`];
-  lines.push(...options.map((option) => `– ${optionText(option)}`), '');
-  if (standing.decision.noteFor) lines.push(`Please note ${longDate(standing.decision.noteFor)} in your calendar.`, '');
+  const known = reasonsInWords(standing.circumstances);
+  const lines = [sentence(cause.replyLine), '', 'How we know', howWeKnow(input, cause), '', 'What to do', sentence(standing.decision.why)];
+  if (known.length > 0) lines.push(`We have reckoned with this: ${known.join('; ')}.`);
+  lines.push(...options.map((option) => `– ${optionText(option)}`));
+  if (standing.decision.noteFor) lines.push(`Please note ${longDate(standing.decision.noteFor)} in your calendar.`);
+  lines.push('', ...howMuch(input));
   const poison = plant?.poisonous ? [`${plant.name} is poisonous: ${plant.poisonous}`] : [];
   const cautions = [...new Set([...cause.cautions, ...options.flatMap(({ option }) => option.cautions), ...poison])];
-  if (cautions.length > 0) lines.push(`Take care: ${cautions.map(sentence).join(' ')}`, '');
-  return [...lines, 'Call again if it spreads, if new leaves show it too, or if you see something that does not fit.', ''];
+  if (cautions.length > 0) lines.push('Take care', cautions.map(sentence).join(' '), '');
+  const who = whoToTurnTo(input, cause);
+  if (who.length > 0) lines.push('Who to turn to', sentence(capital(who.join('; '))), '');
+  const change = changeOfMind(input);
+  lines.push(
+    'When to call again',
+    `If it spreads, if new leaves show it too, or if you see something that does not fit.${change ? ` ${change}` : ''}`,
+    '',
+  );
+  return lines;
 }
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** The reply in plain words: what we think and how sure, how we know, what to do and when, cautions, when to call back. */
 export function composeReply(input: ReplyInput): string {

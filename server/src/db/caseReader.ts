@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, ilike, inArray, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, desc, eq, ilike, inArray, lte, ne, or, sql, type SQL } from 'drizzle-orm';
 import type { CaseList, CaseListQuery, CaseSummary, CaseView, QuestionView } from '@sounding/contract/api.ts';
 import { ApiError } from '../problems.ts';
 import type { Queryable } from './connect.ts';
@@ -192,4 +192,10 @@ export async function readCaseOfQuestion(db: Queryable, deskId: string, question
   const question = view.questions.find((q) => q.id === questionId);
   if (!question) throw notFound('question');
   return { view, question };
+}
+
+/** Cases somebody has promised to come back to by a day, soonest first; closed ones are done with. */
+export async function followUpsUntil(db: Queryable, deskId: string, until: string): Promise<CaseSummary[]> {
+  const due = await summaries(db, and(eq(cases.deskId, deskId), lte(cases.followUpOn, until), ne(cases.status, 'closed')), { limit: 100, offset: 0 });
+  return due.sort((a, b) => (a.followUpOn ?? '').localeCompare(b.followUpOn ?? ''));
 }

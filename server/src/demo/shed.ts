@@ -33,10 +33,11 @@ const CATERPILLARS = [
 ];
 const MILDEWS = ['powdery-mildew', 'gooseberry-mildew'];
 
-const use = (row: Omit<LabelUse, 'leastShare' | 'mostPerUse' | 'mostPerYear'> & Partial<LabelUse>): LabelUse => ({
+const use = (row: Omit<LabelUse, 'leastShare' | 'mostPerUse' | 'mostPerYear' | 'season'> & Partial<LabelUse>): LabelUse => ({
   leastShare: null,
   mostPerUse: null,
   mostPerYear: null,
+  season: null,
   ...row,
 });
 const home: Pick<Label, 'restricted' | 'homeUse' | 'jurisdictions' | 'validFrom' | 'validUntil'> = {
@@ -133,6 +134,7 @@ export const DEMO_LABELS: Label[] = [
         carrier: { amount: litre('2'), on: m2('10') },
         mostUses: 2,
         intervalDays: 14,
+        season: { from: '11-01', to: '03-31' },
         reentryHours: 12,
         preHarvestDays: null,
       }),

@@ -49,6 +49,8 @@ const COLUMNS = [
   'interval_days',
   'reentry_hours',
   'pre_harvest_days',
+  'season_from',
+  'season_to',
 ] as const;
 type Row = Record<(typeof COLUMNS)[number], string>;
 
@@ -85,6 +87,7 @@ function useOf(row: Row): unknown {
     intervalDays: number(row.interval_days) ?? undefined,
     reentryHours: number(row.reentry_hours) ?? 0,
     preHarvestDays: number(row.pre_harvest_days),
+    season: row.season_from.trim() === '' ? null : { from: row.season_from, to: row.season_to },
   };
 }
 
@@ -215,6 +218,8 @@ const rowOf = (label: Label, use: LabelUse): Row => ({
   interval_days: String(use.intervalDays),
   reentry_hours: String(use.reentryHours),
   pre_harvest_days: String(use.preHarvestDays ?? ''),
+  season_from: use.season?.from ?? '',
+  season_to: use.season?.to ?? '',
 });
 
 export const writeLabels = (labels: readonly Label[], format: 'csv' | 'json'): string =>

@@ -15,5 +15,5 @@ export interface Letter {
 export async function composeMessage(letter: Letter, at: Date): Promise<string> {
   const transport = createTransport({ streamTransport: true, buffer: true, newline: 'unix' });
   const { message } = await transport.sendMail({ ...letter, date: at });
-  return message.toString();
+  return (message as Buffer).toString('utf8');
 }

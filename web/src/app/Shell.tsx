@@ -83,8 +83,10 @@ export function Shell() {
           <NavLink to="/" end>
             Desk
           </NavLink>
+          <NavLink to="/season">Season</NavLink>
           <NavLink to="/casebook">Casebook</NavLink>
           <NavLink to="/library">Library</NavLink>
+          <NavLink to="/office">Office</NavLink>
         </Nav>
         <Right>
           <SaveState />

@@ -2,7 +2,10 @@ import { wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { ConsultInput, Standing } from '@sounding/core/consult/consult.ts';
 import type { WeatherSeries } from '@sounding/core/season/weather.ts';
-import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { DegreeDaySpan, Edition, Hemisphere } from '@sounding/core/edition/edition.ts';
+import type { SeasonInput, SeasonReport } from '@sounding/core/season/report.ts';
+import type { Track } from '@sounding/core/season/tracks.ts';
+import type { SeasonContext } from '@sounding/core/season/windows.ts';
 import type { Engine, Heard } from './engine.worker.ts';
 
 let remote: Remote<Engine> | null = null;
@@ -69,4 +72,38 @@ export function useHeard(edition: Edition | undefined, said: string, asked: stri
   const text = said.trim();
   const heard = useEngine(edition, JSON.stringify([text, asked, hostId]), () => hear(edition as Edition, text, asked, hostId));
   return text ? heard : null;
+}
+
+/** What this week and the next ask for at a station; null until its record is here. */
+export function useSeason(
+  edition: Edition | undefined,
+  series: WeatherSeries | undefined,
+  input: (Omit<SeasonInput, 'series' | 'plants'> & { hosts: string[] }) | null,
+): SeasonReport | null {
+  const key = input && series ? JSON.stringify({ ...input, station: series.station, last: series.days.at(-1)?.on }) : null;
+  return useEngine(edition, key, async (engine) => engine.season(edition?.version ?? '', input!, (await weatherKey(engine, series ?? null))!));
+}
+
+export function usePlantYear(
+  edition: Edition | undefined,
+  series: WeatherSeries | undefined,
+  hostId: string | null,
+  context: Omit<SeasonContext, 'weather'>,
+) {
+  const key = hostId === null ? null : JSON.stringify({ hostId, context, station: series?.station });
+  return useEngine(edition, key, async (engine) =>
+    engine.plantYear(edition?.version ?? '', hostId!, context, await weatherKey(engine, series ?? null)),
+  );
+}
+
+/** Degree-days of this season beside those of earlier years. */
+export function useTracks(
+  edition: Edition | undefined,
+  series: WeatherSeries | undefined,
+  span: DegreeDaySpan,
+  today: string,
+  hemisphere: Hemisphere,
+): Track[] | null {
+  const key = series ? JSON.stringify({ span, today, hemisphere, station: series.station, last: series.days.at(-1)?.on }) : null;
+  return useEngine(edition, key, async (engine) => engine.tracks((await weatherKey(engine, series ?? null))!, span, today, hemisphere));
 }

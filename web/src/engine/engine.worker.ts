@@ -2,7 +2,10 @@ import { expose } from 'comlink';
 import { Consultant, type ConsultInput, type Standing } from '@sounding/core/consult/consult.ts';
 import { careAnswer } from '@sounding/core/consult/diagnoseCase.ts';
 import type { WeatherSeries } from '@sounding/core/season/weather.ts';
-import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { DegreeDaySpan, Edition, Hemisphere } from '@sounding/core/edition/edition.ts';
+import { plantYear, seasonReport, type SeasonInput, type SeasonReport } from '@sounding/core/season/report.ts';
+import { degreeDayTracks, type Track } from '@sounding/core/season/tracks.ts';
+import type { SeasonContext } from '@sounding/core/season/windows.ts';
 import { Understander, type Understanding, type Utterance } from '@sounding/core/language/understand.ts';
 
 interface Loaded {
@@ -43,6 +46,22 @@ const engine = {
     const understanding = understander.understand(words);
     const plant = understanding.host ?? consultant.edition.plants.find((p) => p.id === hostId) ?? null;
     return { ...understanding, careAnswers: plant ? understanding.care.flatMap(({ topic }) => careAnswer(plant.name, plant.care, topic)) : [] };
+  },
+  /** What this week and the next ask for at one station. */
+  season: (version: string, input: Omit<SeasonInput, 'series' | 'plants'> & { hosts: string[] }, weatherKey: string): SeasonReport => {
+    const { edition } = of(version).consultant;
+    const series = weather.get(weatherKey);
+    if (!series) throw new Error(`weather ${weatherKey} is not here`);
+    return seasonReport(edition, { ...input, series, plants: edition.plants.filter(({ id }) => input.hosts.includes(id)) });
+  },
+  plantYear(version: string, hostId: string, context: Omit<SeasonContext, 'weather'>, weatherKey: string | null) {
+    const { edition } = of(version).consultant;
+    const plant = edition.plants.find(({ id }) => id === hostId);
+    return plant ? plantYear(edition, plant, { ...context, weather: weatherKey === null ? null : (weather.get(weatherKey) ?? null) }) : [];
+  },
+  tracks: (weatherKey: string, span: DegreeDaySpan, today: string, hemisphere: Hemisphere): Track[] => {
+    const series = weather.get(weatherKey);
+    return series ? degreeDayTracks(series, span, today, hemisphere) : [];
   },
   resolvePlant: (version: string, name: string) => of(version).understander.resolvePlant(name),
 };

@@ -13,6 +13,8 @@ import type {
   SessionView,
 } from '@sounding/contract/api.ts';
 import type { LabelImportView, RecordHistory, ShedView } from '@sounding/contract/labels.ts';
+import type { MailBody, MailView } from '@sounding/contract/plan.ts';
+import type { DeskSeason } from '@sounding/contract/season.ts';
 import type { SettingsView } from '@sounding/contract/settings.ts';
 import type { StationImportView, StationLayout, StationState } from '@sounding/contract/stations.ts';
 import type { Edition, LossTable } from '@sounding/core/edition/edition.ts';
@@ -107,6 +109,12 @@ export const api = createApi({
       query: (body) => ({ url: '/stations', method: 'POST', body }),
       invalidatesTags: (_done, error) => (error ? [] : ['Stations', 'Session']),
     }),
+    deskSeason: build.query<DeskSeason, void>({ query: () => '/season', providesTags: ['Case', 'Learning'], keepUnusedDataFor: 0 }),
+    sendMail: build.mutation<null, { questionId: string; body: MailBody }>({
+      query: ({ questionId, body }) => ({ url: `/questions/${questionId}/mail`, method: 'POST', body }),
+      invalidatesTags: ['Mails'],
+    }),
+    mails: build.query<MailView[], void>({ query: () => '/outbox', providesTags: ['Mails'], keepUnusedDataFor: 0 }),
     takeSeat: build.mutation<null, string>({
       query: (personId) => ({ url: '/session/seat', method: 'PUT', body: { personId } }),
       invalidatesTags: ['Session'],
@@ -149,6 +157,9 @@ export const {
   useFetchStationsMutation,
   useImportStationMutation,
   useAddStationMutation,
+  useSendMailMutation,
+  useDeskSeasonQuery,
+  useMailsQuery,
 } = api;
 
 export const usePrefetchEdition = () => api.usePrefetch('edition');

@@ -3,7 +3,7 @@ import { styled } from 'styled-components';
 
 const Row = styled.div`
   display: grid;
-  grid-template-columns: 118px minmax(0, 1fr);
+  grid-template-columns: 88px minmax(0, 1fr);
   gap: 10px;
   align-items: center;
   padding: 3px 0;

@@ -48,6 +48,7 @@ export const appleScab: DiseaseIndex = {
   mark: 'memory',
   cite: 'MacHardy, W. E. & Gadoury, D. M. (1989), Phytopathology 79:304–310; column quoted from memory',
   holds: 'from bud burst until about two weeks after petal fall, while last year’s leaves shed spores',
+  months: [3, 4, 5, 6],
   of(days, hours) {
     const worst = new Map<string, IndexDay>();
     for (const wetting of wettings(hours)) {

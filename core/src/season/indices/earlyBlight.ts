@@ -27,6 +27,7 @@ export const earlyBlight: DiseaseIndex = {
   mark: 'memory',
   cite: 'Pitblado, R. E. (1988), after Madden, Pennypacker & MacNab (1978), quoted from memory',
   holds: 'from planting out (taken as the first of the days given)',
+  months: [5, 6, 7, 8, 9],
   of(_days, hours) {
     let sum = 0;
     return [...hoursByDay(hours)].map(([on, day]): IndexDay => {

@@ -19,6 +19,7 @@ export const fireBlight: DiseaseIndex = {
   mark: 'memory',
   cite: 'Steiner, P. W. (1990), Acta Horticulturae 273:139–148; quoted from memory',
   holds: 'only while flowers are open',
+  months: [4, 5],
   of(days, hours) {
     const byDay = hoursByDay(hours);
     const rain = new Map(days.map((day) => [day.on, day.rainMm ?? 0]));

@@ -8,6 +8,7 @@ export const grapeDownyMildew: DiseaseIndex = {
   mark: 'memory',
   cite: 'Baldacci, E. (1947), the rule of three tens; quoted from memory',
   holds: 'once shoots are 10 cm long',
+  months: [5, 6, 7, 8],
   of(days) {
     return days.map(({ on, rainMm, minC, maxC }, i): IndexDay => {
       const rain = (rainMm ?? 0) + (days[i - 1]?.rainMm ?? 0);
@@ -39,6 +40,7 @@ export const grapePowderyMildew: DiseaseIndex = {
   mark: 'memory',
   cite: 'Gubler, W. D., Rademacher, M. R., Vasquez, S. J. & Thomas, C. S. (1999); quoted from memory',
   holds: 'from bud burst to the colouring of the grapes',
+  months: [5, 6, 7, 8],
   of(_days, hours) {
     let started = false;
     let running = 0;

@@ -24,6 +24,8 @@ export interface DiseaseIndex {
   cite: string;
   /** When it means anything, for people. */
   holds: string;
+  /** The same as months 1–12 of the north: outside them nothing is shown. */
+  months: readonly number[];
   of(days: readonly WeatherDay[], hours: readonly WeatherHour[]): IndexDay[];
 }
 

@@ -12,6 +12,7 @@ export const lateBlight: DiseaseIndex = {
   mark: 'published',
   cite: 'Hutton criteria: Dancey, S. R., Skelsey, P. & Cooke, D. E. L. (2017)',
   holds: 'once potatoes meet in the rows, or tomatoes stand outdoors',
+  months: [5, 6, 7, 8, 9],
   of(_days, hours) {
     let running = 0;
     return [...hoursByDay(hours)].map(([on, day]): IndexDay => {

@@ -104,7 +104,8 @@ export function LibraryPage() {
             Names in other languages of the trade, old names and slips of spelling are found too.
           </p>
           <p>
-            <Link to="/library/exchange">Take the library out, or bring one in</Link> · <Link to="/library/learned">What cases have taught</Link>
+            <Link to="/library/exchange">Take the library out, or bring one in</Link> · <Link to="/library/learned">What cases have taught</Link> ·{' '}
+            <Link to="/library/labels">Labels in the shed</Link>
           </p>
           <h2>On what it rests</h2>
           <p>

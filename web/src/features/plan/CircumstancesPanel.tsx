@@ -12,6 +12,9 @@ const Pair = styled.div`
   grid-template-columns: 1fr 1fr;
   gap: 8px 12px;
   margin-top: 8px;
+  input {
+    width: 100%;
+  }
 `;
 
 const YES_NO = [

@@ -39,6 +39,9 @@ const Rungs = styled.ol`
     font-size: 14.5px;
     line-height: 1.3;
   }
+  > li button {
+    margin-top: -6px;
+  }
   .no {
     color: ${({ theme }) => theme.inkSoft};
   }
@@ -192,7 +195,7 @@ export function LadderPanel({ standing, edition, overrule, onOverrule }: Props) 
             </li>
           );
         })}
-        {decision.act !== 'leave' && (
+        {decision.act !== 'leave' && options.every(({ option }) => option.act !== 'leave') && (
           <li>
             <span>Leave it alone</span>
             <span />

@@ -5,7 +5,7 @@ import { useDesk } from '../../app/routes.tsx';
 import { problemText } from '../../store/api.ts';
 import { Notice } from '../../ui/controls.tsx';
 import { CircumstancesPanel } from './CircumstancesPanel.tsx';
-import { doseOf, offersOf, type Offer } from './doseOf.ts';
+import { doseOf, labelContext, offersOf, optionServed, type Offer } from './doseOf.ts';
 import { LadderPanel } from './LadderPanel.tsx';
 import { ProductPanel, usualEquipment, usualTarget } from './ProductPanel.tsx';
 import { ProgrammePanel } from './ProgrammePanel.tsx';
@@ -62,8 +62,16 @@ export function PlanPage() {
   const work = usePlanWork(caseId, questionId, session);
   const { view, question, edition, standing, cause, plant, shed, plan } = work;
   const today = session.desk.today;
-  const offers = useMemo(() => (shed && plant && cause ? offersOf(shed, plant, cause, today) : []), [shed, plant, cause, today]);
-  if (!view || !question || !edition || !standing || !shed)
+  const hemisphere = question?.hemisphere ?? session.desk.hemisphere;
+  const context = useMemo(() => (shed ? labelContext(shed, { today, hemisphere }) : null), [shed, today, hemisphere]);
+  const offers = useMemo(
+    () =>
+      shed && plant && cause && context && standing
+        ? offersOf(shed, plant, cause, context, (label) => optionServed(standing.options, label) !== undefined)
+        : [],
+    [shed, plant, cause, context, standing],
+  );
+  if (!view || !question || !edition || !standing || !context)
     return work.error ? (
       <Notice $tone="danger" role="alert">
         {problemText(work.error)}
@@ -73,7 +81,7 @@ export function PlanPage() {
     );
   const chosen = offers.find(({ label, use }) => label.id === plan.labelId && use.id === plan.useId) ?? null;
   const doseFor = (offer: Offer) =>
-    doseOf(shed, offer, plan, plan.equipment ?? usualEquipment(offer, plan.system), plan.target ?? usualTarget(offer, plan.system), today);
+    doseOf(offer, plan, plan.equipment ?? usualEquipment(offer, plan.system), plan.target ?? usualTarget(offer, plan.system), context);
   const worked = chosen ? doseFor(chosen) : null;
   const others = offers.flatMap((offer) => {
     if (!chosen || offer.refusal || offer.label.actives[0]?.group === chosen.label.actives[0]?.group) return [];
@@ -98,7 +106,7 @@ export function PlanPage() {
           </p>
         </Head>
         <LadderPanel standing={standing} edition={edition} overrule={question.overrule} onOverrule={work.setOverrule} />
-        {asksProduct && plant && cause && <ProductPanel offers={offers} shed={shed} plan={plan} today={today} onPlan={work.setPlan} />}
+        {asksProduct && plant && cause && <ProductPanel offers={offers} plan={plan} context={context} onPlan={work.setPlan} />}
         {chosen && worked && 'dose' in worked && (
           <ProgrammePanel
             standing={standing}
@@ -109,6 +117,7 @@ export function PlanPage() {
             today={today}
             forecast={work.forecast}
             latDegrees={work.latDegrees}
+            hemisphere={hemisphere}
             calendarHref={`/api/questions/${question.id}/plan.ics`}
             onPlan={work.setPlan}
           />

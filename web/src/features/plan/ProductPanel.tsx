@@ -1,24 +1,36 @@
 import { useMemo, useState } from 'react';
 import { styled } from 'styled-components';
-import type { ShedView } from '@sounding/contract/labels.ts';
 import type { PlanBody } from '@sounding/contract/plan.ts';
-import { dimensionOf, exact, unitSays, unitsOf, type Dimension, type Unit } from '@sounding/core/quantities/units.ts';
+import { dimensionOf, exact, sayAmount, unitSays, unitsOf, type Dimension, type Unit } from '@sounding/core/quantities/units.ts';
 import { doseInWords, type Equipment, type Target } from '@sounding/core/treatment/dose.ts';
+import type { LabelContext } from '@sounding/core/treatment/label.ts';
 import { Pick } from '../../ui/choice.tsx';
 import { Notice, TextField } from '../../ui/controls.tsx';
 import { doseOf, type Offer, type Worked } from './doseOf.ts';
 
 const Grid = styled.div`
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
   gap: 8px 12px;
   align-items: end;
   margin: 8px 0;
+  input,
+  select {
+    width: 100%;
+  }
+`;
+const FigureAndUnit = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.3fr);
+  gap: 6px;
+`;
+const Wide = styled(Pick)`
+  grid-column: 1 / -1;
 `;
 const Said = styled.p`
-  font:
-    600 24px/1.25 'Alegreya',
-    serif;
+  font-size: 24px;
+  font-weight: 600;
+  line-height: 1.25;
   margin: 10px 0 2px;
 `;
 const Refused = styled.div`
@@ -111,7 +123,7 @@ function AmountField({ label, amount, dimension, onChange }: AmountProps) {
   };
   return (
     <div>
-      <Grid style={{ gridTemplateColumns: '1fr 1fr', margin: 0, gap: 6 }}>
+      <FigureAndUnit>
         <TextField label={label} value={draft} onChange={put} />
         <Pick>
           unit
@@ -123,7 +135,7 @@ function AmountField({ label, amount, dimension, onChange }: AmountProps) {
             ))}
           </select>
         </Pick>
-      </Grid>
+      </FigureAndUnit>
       {fault && (
         <Notice $tone="danger" role="alert">
           {fault}
@@ -135,28 +147,27 @@ function AmountField({ label, amount, dimension, onChange }: AmountProps) {
 
 interface Props {
   offers: readonly Offer[];
-  shed: ShedView;
   plan: PlanBody;
-  today: string;
+  context: LabelContext;
   onPlan: (change: Partial<PlanBody>) => void;
 }
 
 /** From a product of the desk's shed to what the caller measures out; what may not be used says which line forbids it. */
-export function ProductPanel({ offers, shed, plan, today, onPlan }: Props) {
+export function ProductPanel({ offers, plan, context, onPlan }: Props) {
   const allowed = offers.filter((offer) => offer.refusal === null);
   const chosen = offers.find(({ label, use }) => label.id === plan.labelId && use.id === plan.useId) ?? null;
   const [stronger, setStronger] = useState('');
   const equipment = chosen ? (plan.equipment ?? usualEquipment(chosen, plan.system)) : null;
   const target = chosen ? (plan.target ?? usualTarget(chosen, plan.system)) : null;
   const worked: Worked = useMemo(
-    () => (chosen && equipment && target ? doseOf(shed, chosen, plan, equipment, target, today) : null),
-    [chosen, equipment, target, shed, plan, today],
+    () => (chosen && equipment && target ? doseOf(chosen, plan, equipment, target, context) : null),
+    [chosen, equipment, target, plan, context],
   );
   const asked: Worked = useMemo(() => {
     if (!chosen || !equipment || !target || !/^\d+([.,]\d+)?$/.test(stronger.trim())) return null;
     const unit = dimensionOf(chosen.use.rate.unit) === 'mass' ? 'g' : 'ml';
-    return doseOf(shed, chosen, plan, equipment, target, today, { value: stronger.trim().replace(',', '.'), unit });
-  }, [chosen, equipment, target, shed, plan, today, stronger]);
+    return doseOf(chosen, plan, equipment, target, context, { value: stronger.trim().replace(',', '.'), unit });
+  }, [chosen, equipment, target, plan, context, stronger]);
   const take = (key: string) => {
     const offer = offers.find(({ label, use }) => `${label.id} ${use.id}` === key);
     if (!offer) onPlan({ labelId: null, useId: null, equipment: null, target: null });
@@ -175,7 +186,7 @@ export function ProductPanel({ offers, shed, plan, today, onPlan }: Props) {
       {offers.length === 0 && <Notice>No product of this desk is labelled for this plant and this trouble.</Notice>}
       {offers.length > 0 && (
         <Grid>
-          <Pick style={{ gridColumn: '1 / -1' }}>
+          <Wide>
             product
             <select value={chosen ? `${chosen.label.id} ${chosen.use.id}` : ''} onChange={(event) => take(event.target.value)}>
               <option value="">none</option>
@@ -186,7 +197,7 @@ export function ProductPanel({ offers, shed, plan, today, onPlan }: Props) {
                 </option>
               ))}
             </select>
-          </Pick>
+          </Wide>
         </Grid>
       )}
       {allowed.length === 0 && offers.some(({ refusal }) => refusal?.refer) && (
@@ -327,7 +338,7 @@ export function ProductPanel({ offers, shed, plan, today, onPlan }: Props) {
               </Small>
               <Grid>
                 <TextField
-                  label={`caller asks for more: ${dimensionOf(chosen.use.rate.unit) === 'mass' ? 'g' : 'ml'} to ${chosen.use.of ? `${chosen.use.of.value} ${unitSays(chosen.use.of.unit)}` : 'a plant'}`}
+                  label={`caller asks for more: ${dimensionOf(chosen.use.rate.unit) === 'mass' ? 'g' : 'ml'} to ${chosen.use.of ? `${sayAmount(chosen.use.of)}` : 'a plant'}`}
                   value={stronger}
                   onChange={setStronger}
                 />

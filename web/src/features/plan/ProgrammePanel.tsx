@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { styled } from 'styled-components';
 import type { PlanBody } from '@sounding/contract/plan.ts';
 import type { Standing } from '@sounding/core/consult/consult.ts';
+import type { Hemisphere } from '@sounding/core/edition/edition.ts';
 import { addDays, daysBetween } from '@sounding/core/season/calendar.ts';
 import type { WeatherDay } from '@sounding/core/season/weather.ts';
 import type { Dose } from '@sounding/core/treatment/dose.ts';
@@ -9,7 +10,7 @@ import { harvestsEvery, planProgramme, type Programme } from '@sounding/core/tre
 import { repeatsOf } from '@sounding/core/treatment/repeats.ts';
 import { sayDay } from '../../app/dates.ts';
 import { Button, Notice, TextField } from '../../ui/controls.tsx';
-import { usedOf, type Offer } from './doseOf.ts';
+import { optionServed, usedOf, type Offer } from './doseOf.ts';
 import { Timeline } from './Timeline.tsx';
 
 const Row = styled.div`
@@ -62,13 +63,14 @@ interface Props {
   today: string;
   forecast: readonly WeatherDay[];
   latDegrees: number;
+  hemisphere: Hemisphere;
   calendarHref: string;
   onPlan: (change: Partial<PlanBody>) => void;
 }
 
 /** Applications laid into the window, to be done, moved or skipped; laid anew when the weather changes. */
-export function ProgrammePanel({ standing, others, chosen, dose, plan, today, forecast, latDegrees, calendarHref, onPlan }: Props) {
-  const verdict = standing.options.find(({ option }) => option.id === standing.decision.option && option.act !== 'leave');
+export function ProgrammePanel({ standing, others, chosen, dose, plan, today, forecast, latDegrees, hemisphere, calendarHref, onPlan }: Props) {
+  const verdict = optionServed(standing.options, chosen.label);
   const repeats = repeatsOf(verdict?.option.repeat);
   const end = addDays(today, DAYS_SHOWN);
   const window = useMemo(() => {
@@ -95,6 +97,7 @@ export function ProgrammePanel({ standing, others, chosen, dose, plan, today, fo
       intervalDays: Math.max(repeats.intervalDays, chosen.use.intervalDays),
       forecast,
       latDegrees,
+      hemisphere,
       harvests,
       inBloom: standing.circumstances.inBloom ?? false,
       fixed: done.map(({ on, labelId }) => ({ on, labelId })),

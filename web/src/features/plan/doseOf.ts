@@ -1,8 +1,9 @@
 import Fraction from 'fraction.js';
 import type { ShedView } from '@sounding/contract/labels.ts';
 import type { PlanBody } from '@sounding/contract/plan.ts';
-import type { Cause, Plant } from '@sounding/core/edition/edition.ts';
+import type { Cause, Hemisphere, Plant } from '@sounding/core/edition/edition.ts';
 import { dose, DoseRefused, type Dose, type Equipment, type Target } from '@sounding/core/treatment/dose.ts';
+import type { Verdict } from '@sounding/core/treatment/verdicts.ts';
 import { refusedUse, usesFor, type Label, type LabelContext, type LabelUse, type Refusal } from '@sounding/core/treatment/label.ts';
 
 /** A line of a label that covers plant and cause, and what forbids it here if something does. */
@@ -12,18 +13,24 @@ export interface Offer {
   refusal: Refusal | null;
 }
 
-export const labelContext = (shed: ShedView, today: string): LabelContext => ({
+export const labelContext = (shed: ShedView, { today, hemisphere }: { today: string; hemisphere: Hemisphere }): LabelContext => ({
+  hemisphere,
   today,
   jurisdiction: shed.jurisdiction,
   rules: shed.rules.map(({ rule }) => rule),
 });
 
+/** The option of the ladder that a product serves: the one that names its active ingredient. */
+export function optionServed(options: readonly Verdict[], label: Label): Verdict | undefined {
+  const firstWords = label.actives.map(({ name }) => name.split(' ')[0]!.toLowerCase());
+  return options.find(({ option }) => option.actives?.some((active) => firstWords.some((word) => active.toLowerCase().startsWith(word))));
+}
+
 /** What the shed holds for this plant and cause: what may be used first, then what may not and why. */
-export function offersOf(shed: ShedView, plant: Plant, cause: Cause, today: string): Offer[] {
-  const context = labelContext(shed, today);
+export function offersOf(shed: ShedView, plant: Plant, cause: Cause, context: LabelContext, served: (label: Label) => boolean): Offer[] {
   return shed.labels
     .flatMap(({ label }) => usesFor(label, plant, cause).map((use) => ({ label, use, refusal: refusedUse(label, use, context) })))
-    .sort((a, b) => Number(a.refusal !== null) - Number(b.refusal !== null));
+    .sort((a, b) => Number(a.refusal !== null) - Number(b.refusal !== null) || Number(served(b.label)) - Number(served(a.label)));
 }
 
 /** What has been done with a label under this plan. */
@@ -36,12 +43,11 @@ export type Worked = { dose: Dose } | { refusal: Refusal } | { fault: string } |
 
 /** The dose of a plan, or why there is none. */
 export function doseOf(
-  shed: ShedView,
   offer: Offer,
   plan: PlanBody,
   equipment: Equipment,
   target: Target,
-  today: string,
+  context: LabelContext,
   wanted?: { value: string; unit: 'ml' | 'g' },
 ): Worked {
   try {
@@ -56,7 +62,7 @@ export function doseOf(
           usedThisYear: usedOf(plan, offer.label.id),
           ...(wanted ? { wanted: { product: wanted, per: offer.use.of } } : {}),
         },
-        labelContext(shed, today),
+        context,
       ),
     };
   } catch (error) {

@@ -8,8 +8,11 @@ import { useDesk } from '../../app/routes.tsx';
 import { problemText } from '../../store/api.ts';
 import { Button, Notice, TextField } from '../../ui/controls.tsx';
 import { useCaseWork } from '../case/useCaseWork.ts';
-import { useQuestionStanding } from '../case/useQuestionStanding.ts';
 import { ACT_WORDS } from '../case/words.ts';
+import { usePlanWork } from '../plan/usePlanWork.ts';
+import { replyPlan } from './replyPlan.ts';
+import { SendPanel } from './SendPanel.tsx';
+import { UNKNOWN_ANSWER } from '@sounding/contract/api.ts';
 
 const Desk = styled.div`
   max-width: 1120px;
@@ -73,6 +76,11 @@ const Side = styled.aside`
     display: none;
   }
 `;
+const Row = styled.div`
+  display: flex;
+  gap: 14px;
+  align-items: center;
+`;
 const Fact = styled.p`
   font-size: 15px;
   b {
@@ -88,8 +96,9 @@ export function ReplyPage() {
   const { caseId = '', questionId = '' } = useParams();
   const session = useDesk();
   const { view, error, write } = useCaseWork(caseId);
-  const question = view?.questions.find((q) => q.id === questionId);
-  const { edition, date, taken, standing } = useQuestionStanding(question, session, null);
+  const work = usePlanWork(caseId, questionId, session);
+  const { question, edition, standing, date } = work;
+  const taken = (question?.readings ?? []).filter((r) => r.withdrawnAt === null && r.answer !== UNKNOWN_ANSWER);
   const [draft, setDraft] = useState<string | null>(null);
   const [followUpOn, setFollowUpOn] = useState<string | null>(null);
   if (error) {
@@ -99,8 +108,9 @@ export function ReplyPage() {
       </Notice>
     );
   }
-  if (!view || !question || !edition || !standing) return <Notice>Writing the reply …</Notice>;
+  if (!view || !question || !edition || !standing || !work.shed) return <Notice>Writing the reply …</Notice>;
   const leader = standing.candidates[0];
+  const plan = replyPlan(work);
   const composed = composeReply({
     edition,
     caller: view.caller.name,
@@ -110,6 +120,7 @@ export function ReplyPage() {
     desk: session.desk.name,
     advisor: session.person.name,
     today: date,
+    plan,
   });
   const body = draft ?? question.advice?.body ?? composed;
   const missing = body.includes(LABELS_FIRST) ? '' : `\n\n${LABELS_FIRST}`;
@@ -130,7 +141,7 @@ export function ReplyPage() {
         probability: leader.probability,
         edition: edition.version,
         date,
-        overrule: '',
+        overrule: question.overrule?.why ?? '',
         followUpOn: callBack === '' ? null : callBack,
       },
     });
@@ -161,7 +172,23 @@ export function ReplyPage() {
         <Button weight={saved ? 'plain' : 'act'} onPress={save} isDisabled={saved || body.trim() === '' || dateFault !== null}>
           {saved ? 'Saved' : 'Save the reply'}
         </Button>
-        <Button onPress={() => window.print()}>Print</Button>
+        <Row>
+          <Button onPress={() => window.print()}>Print</Button>
+          {saved && (
+            <a href={`/api/questions/${question.id}/reply.pdf`} target="_blank" rel="noreferrer">
+              PDF
+            </a>
+          )}
+          {(question.plan?.applications.length ?? 0) > 0 && <a href={`/api/questions/${question.id}/plan.ics`}>Calendar file</a>}
+        </Row>
+        <SendPanel
+          key={question.id}
+          questionId={question.id}
+          address={view.caller.email}
+          subject={`Your ${(work.plant?.name ?? 'plant').toLowerCase()}`}
+          body={body + missing}
+          saved={saved}
+        />
         {draft !== null && draft !== composed && (
           <Button weight="quiet" onPress={() => setDraft(composed)}>
             Write it anew from the standing
@@ -174,6 +201,8 @@ export function ReplyPage() {
         )}
         <p>
           <Link to={`/case/${view.id}?q=${question.id}`}>Back to the case</Link>
+          {' · '}
+          <Link to={`/case/${view.id}/plan/${question.id}`}>Plan</Link>
           {' · '}
           <Link to="/">Next call</Link>
         </p>

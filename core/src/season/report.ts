@@ -1,0 +1,151 @@
+import { COMMONNESS_VALUES, type Cause, type Climate, type Edition, type Hemisphere, type Mark, type Plant } from '../edition/edition.ts';
+import { hostWeight } from '../diagnosis/hosts.ts';
+import { addDays, daysBetween, monthOf, northernMonth, yearOf, type IsoDate } from './calendar.ts';
+import { frostDates, recentEvents, type FrostDates, type WeatherEvent } from './extremes.ts';
+import { estimatedHours } from './hourly.ts';
+import { DISEASE_INDICES } from './indices/all.ts';
+import { INDEX_IDS, type IndexDay, type IndexId } from './indices/index.ts';
+import { waterBalance } from './waterBalance.ts';
+import type { WeatherDay, WeatherSeries } from './weather.ts';
+import { windowStanding, type SeasonContext, type WindowStanding } from './windows.ts';
+
+/** A window of a cause that stands at a turn: it opens, is open, or ends, within the days looked at. */
+export interface DueWindow {
+  cause: string;
+  causeName: string;
+  timing: WindowStanding;
+  /** What is done in it, by title. */
+  options: string[];
+  /** Days until it opens (before), or ends (while open). */
+  inDays: number;
+  turn: 'opens' | 'open' | 'ends';
+}
+
+export interface IndexRun {
+  id: IndexId;
+  name: string;
+  unit: string;
+  cite: string;
+  mark: Mark;
+  holds: string;
+  /** The last days and those foretold. */
+  days: (IndexDay & { foretold: boolean; inSeason: boolean })[];
+}
+
+export interface SeasonReport {
+  due: DueWindow[];
+  indices: IndexRun[];
+  frost: FrostDates | null;
+  events: WeatherEvent[];
+  /** A bed of loam with roots of 30 cm: what it lacks, mm; null without a record. */
+  bedMissingMm: number | null;
+  bedDue: boolean;
+  /** Rain and evapotranspiration of the last seven days, mm. */
+  rainMm: number;
+  evapotranspirationMm: number;
+}
+
+export interface SeasonInput {
+  series: WeatherSeries;
+  forecast: readonly WeatherDay[];
+  today: IsoDate;
+  climate: Climate;
+  hemisphere: Hemisphere;
+  latDegrees: number;
+  altitudeM: number;
+  /** Plants that grow in the gardens of this desk's callers; their causes go first. */
+  plants: readonly Plant[];
+}
+
+/** How far ahead a turn is worth a line. */
+const AHEAD_DAYS = 14;
+const EVENT_DAYS = 21;
+const INDEX_DAYS = 14;
+/** Early blight counts from planting out; indices that run need a run-up. */
+const RUN_UP_DAYS = 60;
+const BED = { texture: 'loam', rootM: 0.3, cropFactor: 1, readyShare: 0.5 } as const;
+
+function dueOf(cause: Cause, context: SeasonContext, today: IsoDate): DueWindow[] {
+  return cause.windows.flatMap((window): DueWindow[] => {
+    const options = cause.options.filter((option) => option.window === window.id && option.act !== 'leave').map(({ title }) => title);
+    if (options.length === 0 || (!window.degreeDays && !window.calendar)) return [];
+    const timing = windowStanding(window, context);
+    const row = (turn: DueWindow['turn'], inDays: number): DueWindow[] => [{ cause: cause.id, causeName: cause.name, timing, options, inDays, turn }];
+    if (timing.state === 'not-yet' && timing.from !== null) {
+      const inDays = daysBetween(today, timing.from);
+      return inDays <= AHEAD_DAYS ? row('opens', inDays) : [];
+    }
+    if ((timing.state === 'open' || timing.state === 'closing') && timing.to !== null) {
+      const inDays = daysBetween(today, timing.to);
+      return row(inDays <= AHEAD_DAYS ? 'ends' : 'open', inDays);
+    }
+    return [];
+  });
+}
+
+/** How much a cause matters to this desk: common ones first, and first of all those of plants it is asked about. */
+function weightFor(cause: Cause, plants: readonly Plant[]): number {
+  const here = Math.max(0, ...plants.map((plant) => hostWeight(cause, plant)));
+  return COMMONNESS_VALUES[cause.commonness] * (here > 0 ? 3 * here : 1);
+}
+
+/** What this week and the next ask for at one station. */
+export function seasonReport(edition: Edition, input: SeasonInput): SeasonReport {
+  const { series, forecast, today, climate, hemisphere, latDegrees, altitudeM, plants } = input;
+  const context: SeasonContext = { date: today, climate, hemisphere, weather: series };
+  const belongs = (cause: Cause) => cause.climates.length === 0 || cause.climates.includes(climate);
+  const due = edition.causes
+    .filter(belongs)
+    .map((cause) => ({ rows: dueOf(cause, context, today), weight: weightFor(cause, plants) }))
+    .sort((a, b) => b.weight - a.weight)
+    .flatMap(({ rows }) => rows);
+  const runUp = series.days.filter(({ on }) => on > addDays(today, -RUN_UP_DAYS) && on <= today);
+  const ahead = forecast.filter(({ on }) => on > today);
+  const days = [...runUp, ...ahead];
+  const hours = estimatedHours(days, latDegrees);
+  const week = runUp.slice(-7);
+  const balance = waterBalance(runUp, BED, latDegrees, altitudeM);
+  const lastWeek = balance.slice(-7);
+  return {
+    due,
+    indices: INDEX_IDS.map((id) => {
+      const index = DISEASE_INDICES[id];
+      const { name, unit, cite, mark, holds } = index;
+      const shown = index.of(days, hours).filter(({ on }) => on > addDays(today, -INDEX_DAYS));
+      return {
+        id,
+        name,
+        unit,
+        cite,
+        mark,
+        holds,
+        days: shown.map((day) => {
+          const inSeason = index.months.includes(northernMonth(monthOf(day.on), hemisphere));
+          return { ...day, ...(inSeason ? {} : { level: 'none' as const, note: '' }), foretold: day.on > today, inSeason };
+        }),
+      };
+    }),
+    frost: frostDates(series, yearOf(today), hemisphere),
+    events: recentEvents(series, today, EVENT_DAYS),
+    bedMissingMm: balance[balance.length - 1]?.missingMm ?? null,
+    bedDue: balance[balance.length - 1]?.due ?? false,
+    rainMm: week.reduce((sum, { rainMm }) => sum + (rainMm ?? 0), 0),
+    evapotranspirationMm: lastWeek.reduce((sum, { evapotranspirationMm }) => sum + evapotranspirationMm, 0),
+  };
+}
+
+/** Every dated window of what can strike a plant, for the strip of its year. */
+export function plantYear(edition: Edition, plant: Plant, context: SeasonContext): { cause: string; name: string; timing: WindowStanding }[] {
+  return edition.causes
+    .filter(
+      (cause) =>
+        hostWeight(cause, plant) > 0 && (context.climate === null || cause.climates.length === 0 || cause.climates.includes(context.climate)),
+    )
+    .sort((a, b) => hostWeight(b, plant) * COMMONNESS_VALUES[b.commonness] - hostWeight(a, plant) * COMMONNESS_VALUES[a.commonness])
+    .flatMap((cause) =>
+      cause.windows
+        .filter((window) => (window.degreeDays || window.calendar) && cause.options.some((option) => option.window === window.id))
+        .map((window) => ({ cause: cause.id, name: `${cause.name}: ${window.name}`, timing: windowStanding(window, context) }))
+        .filter(({ timing }) => timing.from !== null && timing.to !== null),
+    );
+}

@@ -1,0 +1,30 @@
+import { doseInWords } from '@sounding/core/treatment/dose.ts';
+import type { ReplyPlan } from '@sounding/core/treatment/reply.ts';
+import { doseOf, labelContext, offersOf } from '../plan/doseOf.ts';
+import { usualEquipment, usualTarget } from '../plan/ProductPanel.tsx';
+import type { PlanWork } from '../plan/usePlanWork.ts';
+
+/** What of the plan goes into the letter: only an amount that the label allows on the day of the answer. */
+export function replyPlan({ question, shed, plant, cause, plan, date }: PlanWork): ReplyPlan | null {
+  if (!question || !shed || !plant || !cause) return null;
+  const context = labelContext(shed, { today: date, hemisphere: question.hemisphere });
+  const offers = offersOf(shed, plant, cause, context, () => false);
+  const refer = offers.length > 0 && offers.every(({ refusal }) => refusal?.refer);
+  const chosen = offers.find(({ label, use }) => label.id === plan.labelId && use.id === plan.useId);
+  if (!chosen) return refer ? { dose: null, days: [], gear: [], refer } : null;
+  const worked = doseOf(
+    chosen,
+    plan,
+    plan.equipment ?? usualEquipment(chosen, plan.system),
+    plan.target ?? usualTarget(chosen, plan.system),
+    context,
+  );
+  if (!worked || !('dose' in worked)) return null;
+  const planned = plan.applications.filter(({ state }) => state === 'planned');
+  return {
+    dose: doseInWords(worked.dose, chosen.use, chosen.label),
+    days: planned.map(({ on, hours, labelId, say }) => ({ on, hours, say: labelId === chosen.label.id ? '' : say })),
+    gear: chosen.label.gear,
+    refer,
+  };
+}

@@ -1,0 +1,97 @@
+import { styled } from 'styled-components';
+import type { IndexRun } from '@sounding/core/season/report.ts';
+import { sayShortDay } from '../../app/dates.ts';
+import { MARK_WORDS } from '../library/parts.tsx';
+
+const Table = styled.table`
+  border-collapse: collapse;
+  width: 100%;
+  table-layout: fixed;
+  font-size: 13px;
+  th {
+    text-align: left;
+    font-weight: 400;
+    color: ${({ theme }) => theme.inkSoft};
+  }
+  th.name {
+    width: 330px;
+    color: ${({ theme }) => theme.ink};
+    font-size: 14.5px;
+    padding: 4px 10px 4px 0;
+    line-height: 1.2;
+  }
+  td {
+    height: 30px;
+    text-align: center;
+    border-left: 1px solid ${({ theme }) => theme.paper};
+    border-bottom: 1px solid ${({ theme }) => theme.rule};
+  }
+  td.off {
+    background: repeating-linear-gradient(135deg, transparent 0 5px, ${({ theme }) => theme.rule} 5px 6px);
+  }
+  td.low {
+    background: ${({ theme }) => theme.wash};
+  }
+  td.risk {
+    background: ${({ theme }) => theme.brass};
+    color: ${({ theme }) => theme.brassInk};
+    font-weight: 600;
+  }
+  td.high {
+    background: ${({ theme }) => theme.chalk};
+    color: ${({ theme }) => theme.paper};
+    font-weight: 600;
+  }
+  .ahead {
+    font-style: italic;
+  }
+  th.day {
+    text-align: center;
+    font-size: 12px;
+    white-space: nowrap;
+    overflow: hidden;
+  }
+  small {
+    display: block;
+    color: ${({ theme }) => theme.inkSoft};
+  }
+`;
+const SIGNS = { none: '', low: '·', risk: '!', high: '!!' } as const;
+
+/** The weather rules of the great diseases over the last days and the next: a sign and a word, never a colour alone. */
+export function IndexTable({ runs }: { runs: readonly IndexRun[] }) {
+  const days = runs[0]?.days ?? [];
+  return (
+    <Table>
+      <thead>
+        <tr>
+          <th className="name" />
+          {days.map(({ on, foretold }, i) => (
+            <th key={on} className={`day ${foretold ? 'ahead' : ''}`}>
+              {i === 0 || on.endsWith('-01') ? sayShortDay(on) : Number(on.slice(8))}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {runs.map((run) => (
+          <tr key={run.id}>
+            <th className="name" scope="row" title={`${run.cite}; ${MARK_WORDS[run.mark]}`}>
+              {run.name}
+              <small>{run.holds}</small>
+            </th>
+            {run.days.map((day) => (
+              <td
+                key={day.on}
+                className={`${day.inSeason ? day.level : 'off'} ${day.foretold ? 'ahead' : ''}`}
+                title={`${day.on}: ${day.inSeason ? day.note || 'quiet' : 'out of its season'}${day.foretold ? ' (foretold)' : ''}`}
+              >
+                <span aria-label={`${day.on} ${day.inSeason ? day.level : 'out of season'}`}>{SIGNS[day.level]}</span>
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}
