@@ -81,6 +81,12 @@ describe('dose', () => {
     expect(d.say).toBe('100 ml in 5 litres');
     expect(doseInWords(d, use(), label())).toBe('Lakewash Soap: 100 ml in 5 litres, up to 4 times, at least 10 days apart.');
   });
+  it('speaks of picking only where something is picked', () => {
+    const waiting = use({ preHarvestDays: 3 });
+    const d = dose(input({ use: waiting }), LABEL_CONTEXT);
+    expect(doseInWords(d, waiting, label())).toContain('pick nothing for 3 days');
+    expect(doseInWords(d, waiting, label(), false)).not.toContain('pick');
+  });
   it('fills the sprayer as often as it takes', () =>
     expect(dose(input({ target: { kind: 'mix', finished: { value: '12', unit: 'l' } } }), LABEL_CONTEXT).say).toBe(
       '100 ml in 5 litres, 2 times filled, then 40 ml in 2 litres',

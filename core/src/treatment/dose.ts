@@ -248,12 +248,15 @@ function describe(target: Target): string {
 }
 const describeOn = (target: Target): string => (target.kind === 'area' ? `spread evenly on ${describe(target)}` : `for ${describe(target)}`);
 
-/** The words for the reply: amounts, times and waits in one sentence. */
-export function doseInWords(d: Dose, use: LabelUse, label: Label): string {
+/**
+ * The words for the reply: amounts, times and waits in one sentence.
+ * @param edible false for a plant nobody eats: then there is no wait before picking to speak of
+ */
+export function doseInWords(d: Dose, use: LabelUse, label: Label, edible = true): string {
   const again = d.applications > 1 ? `, up to ${d.applications} times, at least ${use.intervalDays} days apart` : ', once';
   const waits = [
     use.reentryHours > 0 ? `keep everybody out for ${use.reentryHours} hours` : null,
-    use.preHarvestDays !== null ? `pick nothing for ${use.preHarvestDays} days after` : null,
+    edible && use.preHarvestDays !== null && use.preHarvestDays > 0 ? `pick nothing for ${use.preHarvestDays} days after` : null,
   ].filter(Boolean);
   return `${label.name}: ${d.say}${again}.${waits.length > 0 ? ` Then ${waits.join('; ')}.` : ''}`;
 }

@@ -166,13 +166,17 @@ export function OfficePage() {
   const { data: mails } = useMailsQuery();
   const [writeLines, lining] = useWriteHouseLinesMutation();
   const [writeLosses, losing] = useWriteLossesMutation();
+  const [chosen, setChosen] = useState<Record<string, number> | null>(null);
   const may = session.person.role === COORDINATOR;
   if (!edition || (!settings && !error)) return <Sheet>{waiting}</Sheet>;
   const problem = error ?? lining.error ?? losing.error;
-  const lines = settings?.houseLines ?? {};
+  const lines = chosen ?? settings?.houseLines ?? {};
   const setLine = (school: string, view: number | null) => {
     const others = Object.fromEntries(Object.entries(lines).filter(([id]) => id !== school));
-    void writeLines(view === null ? others : { ...others, [school]: view });
+    const next = view === null ? others : { ...others, [school]: view };
+    // shown at once; what the server refuses is taken back
+    setChosen(next);
+    void writeLines(next).then((done) => 'error' in done && setChosen(null));
   };
   return (
     <Sheet>

@@ -106,7 +106,9 @@ export function PlanPage() {
           </p>
         </Head>
         <LadderPanel standing={standing} edition={edition} overrule={question.overrule} onOverrule={work.setOverrule} />
-        {asksProduct && plant && cause && <ProductPanel offers={offers} plan={plan} context={context} onPlan={work.setPlan} />}
+        {asksProduct && plant && cause && (
+          <ProductPanel offers={offers} plan={plan} context={context} edible={standing.circumstances.edible ?? true} onPlan={work.setPlan} />
+        )}
         {chosen && worked && 'dose' in worked && (
           <ProgrammePanel
             standing={standing}

@@ -149,11 +149,12 @@ interface Props {
   offers: readonly Offer[];
   plan: PlanBody;
   context: LabelContext;
+  edible: boolean;
   onPlan: (change: Partial<PlanBody>) => void;
 }
 
 /** From a product of the desk's shed to what the caller measures out; what may not be used says which line forbids it. */
-export function ProductPanel({ offers, plan, context, onPlan }: Props) {
+export function ProductPanel({ offers, plan, context, edible, onPlan }: Props) {
   const allowed = offers.filter((offer) => offer.refusal === null);
   const chosen = offers.find(({ label, use }) => label.id === plan.labelId && use.id === plan.useId) ?? null;
   const [stronger, setStronger] = useState('');
@@ -327,7 +328,7 @@ export function ProductPanel({ offers, plan, context, onPlan }: Props) {
             <>
               <Said>{worked.dose.say}</Said>
               <p>
-                {doseInWords(worked.dose, chosen.use, chosen.label)
+                {doseInWords(worked.dose, chosen.use, chosen.label, edible)
                   .slice(chosen.label.name.length + 2 + worked.dose.say.length)
                   .replace(/^, /, '')}
               </p>

@@ -5,7 +5,7 @@ import { usualEquipment, usualTarget } from '../plan/ProductPanel.tsx';
 import type { PlanWork } from '../plan/usePlanWork.ts';
 
 /** What of the plan goes into the letter: only an amount that the label allows on the day of the answer. */
-export function replyPlan({ question, shed, plant, cause, plan, date }: PlanWork): ReplyPlan | null {
+export function replyPlan({ question, standing, shed, plant, cause, plan, date }: PlanWork): ReplyPlan | null {
   if (!question || !shed || !plant || !cause) return null;
   const context = labelContext(shed, { today: date, hemisphere: question.hemisphere });
   const offers = offersOf(shed, plant, cause, context, () => false);
@@ -22,7 +22,7 @@ export function replyPlan({ question, shed, plant, cause, plan, date }: PlanWork
   if (!worked || !('dose' in worked)) return null;
   const planned = plan.applications.filter(({ state }) => state === 'planned');
   return {
-    dose: doseInWords(worked.dose, chosen.use, chosen.label),
+    dose: doseInWords(worked.dose, chosen.use, chosen.label, standing?.circumstances.edible ?? true),
     days: planned.map(({ on, hours, labelId, say }) => ({ on, hours, say: labelId === chosen.label.id ? '' : say })),
     gear: chosen.label.gear,
     refer,

@@ -1,6 +1,7 @@
 import { styled } from 'styled-components';
 import type { IndexRun } from '@sounding/core/season/report.ts';
 import { sayShortDay } from '../../app/dates.ts';
+import { VisuallyHidden } from '../../ui/controls.tsx';
 import { MARK_WORDS } from '../library/parts.tsx';
 
 const Table = styled.table`
@@ -86,7 +87,8 @@ export function IndexTable({ runs }: { runs: readonly IndexRun[] }) {
                 className={`${day.inSeason ? day.level : 'off'} ${day.foretold ? 'ahead' : ''}`}
                 title={`${day.on}: ${day.inSeason ? day.note || 'quiet' : 'out of its season'}${day.foretold ? ' (foretold)' : ''}`}
               >
-                <span aria-label={`${day.on} ${day.inSeason ? day.level : 'out of season'}`}>{SIGNS[day.level]}</span>
+                <span aria-hidden="true">{SIGNS[day.level]}</span>
+                <VisuallyHidden>{day.inSeason ? day.level : 'out of season'}</VisuallyHidden>
               </td>
             ))}
           </tr>

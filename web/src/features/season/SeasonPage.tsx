@@ -52,6 +52,9 @@ const Columns = styled.div`
   @media (max-width: 900px) {
     grid-template-columns: minmax(0, 1fr);
   }
+  .strip {
+    max-width: 760px;
+  }
   > section.wide {
     grid-column: 1 / -1;
   }
@@ -341,16 +344,18 @@ export function SeasonPage() {
               </select>
             </Pick>
             {hostId && year && year.length > 0 && (
-              <YearStrip
-                spans={year.slice(0, 14).map(({ cause, name, timing }) => ({
-                  id: `${cause} ${timing.window}`,
-                  name,
-                  from: timing.from ?? today,
-                  to: timing.to ?? today,
-                  basis: timing.basis,
-                }))}
-                today={today}
-              />
+              <div className="strip">
+                <YearStrip
+                  spans={year.slice(0, 14).map(({ cause, name, timing }) => ({
+                    id: `${cause} ${timing.window}`,
+                    name,
+                    from: timing.from ?? today,
+                    to: timing.to ?? today,
+                    basis: timing.basis,
+                  }))}
+                  today={today}
+                />
+              </div>
             )}
             {hostId && year?.length === 0 && <Notice>Nothing on record has dates for this plant.</Notice>}
           </section>
