@@ -12,6 +12,7 @@ import type { Edition } from '@sounding/core/edition/edition.ts';
 import { Understander } from '@sounding/core/language/understand.ts';
 import { callersByPrior, callersWithUnknownCauses, MOST_QUESTIONS, simulateCallers } from './callers.ts';
 import { loadCorpus, scoreCorpus } from './corpus.ts';
+import { reportMs, seasonTimes } from './season.ts';
 import { timesAt } from './scale.ts';
 import {
   crossValidate,
@@ -208,9 +209,27 @@ function scale(): void {
   }
 }
 
+/** Thousands of stations of thirty years, recomputed from nothing; growth by size. */
+function season(edition: Edition): void {
+  const dated = edition.causes.flatMap((cause) => cause.windows.filter((window) => window.degreeDays ?? window.calendar)).length;
+  say(`\nseason: 30 years a station, daily degree-days and ${dated} dated windows recomputed`);
+  let before: number | null = null;
+  for (const stations of [50, 500, 5000]) {
+    const t = seasonTimes(edition, stations);
+    const all = t.degreeDaysMs + t.windowsMs;
+    const growth = before === null ? '' : `   ${(all / before).toFixed(1)} times the one before, stations 10 times`;
+    say(
+      `  ${String(stations).padStart(5)} stations   degree-days ${(t.degreeDaysMs / 1000).toFixed(2)} s   windows ${(t.windowsMs / 1000).toFixed(2)} s   ${((1e6 * all) / t.stationDays).toFixed(0)} ns a station day${growth}`,
+    );
+    before = all;
+  }
+  say(`  one station's season view reckoned anew: median ${reportMs(edition, 15).toFixed(1)} ms`);
+}
+
 soybean();
 scale();
 const edition = loadEdition();
+season(edition);
 keystrokes(edition);
 corpus(edition);
 simulation(edition);

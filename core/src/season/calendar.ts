@@ -62,12 +62,34 @@ export function occurrence(span: CalendarSpan, year: number, hemisphere: Hemisph
 /** Days since 1 January 1970: what records are indexed by. */
 export type DayNumber = number;
 
-/** @throws RangeError for anything but an existing day written YYYY-MM-DD */
+const DAYS_IN_MONTH = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const;
+
+/** The number that two or four digits of a date spell; NaN for anything else. */
+function digits(date: IsoDate, from: number, count: number): number {
+  let value = 0;
+  for (let i = from; i < from + count; i++) {
+    const digit = date.charCodeAt(i) - 48;
+    if (!(digit >= 0 && digit <= 9)) return NaN;
+    value = value * 10 + digit;
+  }
+  return value;
+}
+
+/**
+ * Days of the civil calendar by integers alone: records of thirty years are numbered without making a date object a day.
+ * @throws RangeError for anything but an existing day written YYYY-MM-DD
+ */
 export function dayNumber(date: IsoDate): DayNumber {
-  const [year, month, day] = [Number(date.slice(0, 4)), Number(date.slice(5, 7)), Number(date.slice(8, 10))];
-  const number = Date.UTC(year, month - 1, day) / 86_400_000;
-  if (date.length !== 10 || !Number.isInteger(number) || isoOfDay(number) !== date) isoDate(date); // says what is wrong
-  return number;
+  const [year, month, day] = [digits(date, 0, 4), digits(date, 5, 2), digits(date, 8, 2)];
+  const longest = month === 2 && isLeap(year) ? 29 : (DAYS_IN_MONTH[month - 1] ?? 0);
+  if (date.length !== 10 || date[4] !== '-' || date[7] !== '-' || !(year >= 0) || !(day >= 1 && day <= longest)) isoDate(date); // says what is wrong
+  // years are counted from March, so that the leap day comes last
+  const y = month <= 2 ? year - 1 : year;
+  const era = Math.floor(y / 400);
+  const yearOfEra = y - era * 400;
+  const dayOfEra =
+    yearOfEra * 365 + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100) + Math.floor((153 * ((month + 9) % 12) + 2) / 5) + day - 1;
+  return era * 146_097 + dayOfEra - 719_468;
 }
 
 export const isoOfDay = (day: DayNumber): IsoDate => new Date(day * 86_400_000).toISOString().slice(0, 10);

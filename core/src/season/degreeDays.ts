@@ -24,49 +24,56 @@ function requireOrder(minC: number, maxC: number): void {
 }
 
 /**
- * The warmth of one curve above a threshold: `area` in °C·day and the `share` of the day spent above it.
+ * The warmth of one day's curve above a threshold: `area` in °C·day and the `share` of the day spent above it.
  * Every cut-off is made of these two, at the lower and at the upper threshold.
  */
-interface Above {
-  area: number;
-  share: number;
+interface Curve {
+  area: (minC: number, maxC: number, thresholdC: number) => number;
+  share: (minC: number, maxC: number, thresholdC: number) => number;
 }
+
+/** When, in radians, the sine through minimum and maximum rises through the threshold. */
+const crossing = (minC: number, maxC: number, thresholdC: number): number => Math.asin((2 * thresholdC - minC - maxC) / (maxC - minC));
 
 /** Source: Baskerville & Emin (1969), Ecology 50:514–517. */
-function sineAbove(minC: number, maxC: number, thresholdC: number): Above {
-  const meanC = (minC + maxC) / 2;
-  if (maxC <= thresholdC) return { area: 0, share: 0 };
-  if (minC >= thresholdC) return { area: meanC - thresholdC, share: 1 };
-  const amplitudeC = (maxC - minC) / 2;
-  const crossing = Math.asin((thresholdC - meanC) / amplitudeC); // radians: the curve rises through the threshold here
-  return {
-    area: ((meanC - thresholdC) * (Math.PI / 2 - crossing) + amplitudeC * Math.cos(crossing)) / Math.PI,
-    share: (Math.PI / 2 - crossing) / Math.PI,
-  };
-}
+const SINE: Curve = {
+  area(minC, maxC, thresholdC) {
+    if (maxC <= thresholdC) return 0;
+    const aboveC = (minC + maxC) / 2 - thresholdC;
+    if (minC >= thresholdC) return aboveC;
+    const rises = crossing(minC, maxC, thresholdC);
+    return (aboveC * (Math.PI / 2 - rises) + ((maxC - minC) / 2) * Math.cos(rises)) / Math.PI;
+  },
+  share(minC, maxC, thresholdC) {
+    if (maxC <= thresholdC) return 0;
+    return minC >= thresholdC ? 1 : (Math.PI / 2 - crossing(minC, maxC, thresholdC)) / Math.PI;
+  },
+};
 
 /** Straight lines up to the maximum and down again. Source: Lindsey & Newman (1956), Ecology 37:812–823; Zalom et al. (1983). */
-function triangleAbove(minC: number, maxC: number, thresholdC: number): Above {
-  if (maxC <= thresholdC) return { area: 0, share: 0 };
-  if (minC >= thresholdC) return { area: (minC + maxC) / 2 - thresholdC, share: 1 };
-  const share = (maxC - thresholdC) / (maxC - minC);
-  return { area: (share * (maxC - thresholdC)) / 2, share };
-}
+const TRIANGLE: Curve = {
+  area(minC, maxC, thresholdC) {
+    if (maxC <= thresholdC) return 0;
+    return minC >= thresholdC ? (minC + maxC) / 2 - thresholdC : (maxC - thresholdC) ** 2 / (2 * (maxC - minC));
+  },
+  share(minC, maxC, thresholdC) {
+    if (maxC <= thresholdC) return 0;
+    return minC >= thresholdC ? 1 : (maxC - thresholdC) / (maxC - minC);
+  },
+};
 
-type Curve = (minC: number, maxC: number, thresholdC: number) => Above;
-
-function underCurve(curve: Curve, minC: number, maxC: number, { lowerC, upperC, cutoff = 'horizontal' }: Thresholds): number {
-  const low = curve(minC, maxC, lowerC);
-  if (upperC === undefined) return low.area;
-  const high = curve(minC, maxC, upperC);
+function underCurve({ area, share }: Curve, minC: number, maxC: number, { lowerC, upperC, cutoff = 'horizontal' }: Thresholds): number {
+  const low = area(minC, maxC, lowerC);
+  if (upperC === undefined || maxC <= upperC) return low;
+  const high = area(minC, maxC, upperC);
   switch (cutoff) {
     case 'horizontal':
-      return low.area - high.area;
+      return low - high;
     case 'intermediate':
-      return Math.max(0, low.area - 2 * high.area);
+      return Math.max(0, low - 2 * high);
     case 'vertical':
       // nothing at all counts while it is hotter than the upper threshold
-      return Math.max(0, low.area - high.area - high.share * (upperC - lowerC));
+      return Math.max(0, low - high - share(minC, maxC, upperC) * (upperC - lowerC));
   }
 }
 
@@ -81,6 +88,10 @@ function modifiedAverage(minC: number, maxC: number, { lowerC, upperC = Infinity
   return (hold(minC) + hold(maxC)) / 2 - lowerC;
 }
 
+/** The morning from this night, the evening towards the next; a warmer night than the day's maximum leaves the second half flat. */
+const inHalves = (curve: Curve, minC: number, maxC: number, nextMinC: number, thresholds: Thresholds): number =>
+  (underCurve(curve, minC, maxC, thresholds) + underCurve(curve, Math.min(nextMinC, maxC), maxC, thresholds)) / 2;
+
 /**
  * Degree-days gained in one day.
  * @param minC,maxC screen air temperature of one day, °C
@@ -92,21 +103,18 @@ export function dailyDegreeDays(minC: number, maxC: number, thresholds: Threshol
   requireOrder(minC, maxC);
   const { lowerC, upperC } = thresholds;
   if (upperC !== undefined && upperC <= lowerC) throw new RangeError(`upper threshold ${upperC} °C is not above the lower ${lowerC} °C`);
-  // a warmer night than the day's maximum leaves the second half flat
-  const secondMinC = Math.min(nextMinC, maxC);
-  const halves = (curve: Curve) => (underCurve(curve, minC, maxC, thresholds) + underCurve(curve, secondMinC, maxC, thresholds)) / 2;
   switch (method) {
     case 'average':
       return average(minC, maxC, thresholds);
     case 'modified-average':
       return modifiedAverage(minC, maxC, thresholds);
     case 'single-sine':
-      return underCurve(sineAbove, minC, maxC, thresholds);
+      return underCurve(SINE, minC, maxC, thresholds);
     case 'double-sine':
-      return halves(sineAbove);
+      return inHalves(SINE, minC, maxC, nextMinC, thresholds);
     case 'single-triangle':
-      return underCurve(triangleAbove, minC, maxC, thresholds);
+      return underCurve(TRIANGLE, minC, maxC, thresholds);
     case 'double-triangle':
-      return halves(triangleAbove);
+      return inHalves(TRIANGLE, minC, maxC, nextMinC, thresholds);
   }
 }

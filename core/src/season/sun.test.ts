@@ -33,6 +33,10 @@ describe('day numbers', () => {
     expect(dayNumber('1970-01-02')).toBe(1);
     expect(isoOfDay(dayNumber('2024-02-29'))).toBe('2024-02-29');
     expect(dayOfYear('2024-12-31')).toBe(366);
+    for (let day = -800_000; day <= 800_000; day += 97) {
+      const date = isoOfDay(day);
+      if (/^\d{4}-/.test(date)) expect(dayNumber(date)).toBe(day);
+    }
     expect(() => dayNumber('2025-02-29')).toThrow('does not exist');
     expect(() => dayNumber('soon')).toThrow('YYYY-MM-DD');
   });
