@@ -6,6 +6,7 @@ import type {
   Finding,
   HostSelector,
   Lexicon,
+  Mark,
   Plant,
   Provenance,
   RateWord,
@@ -18,6 +19,7 @@ import { careOf, overForm, windowsUsed, type WholeCause } from './forms.ts';
 import {
   activeRow,
   careFormRow,
+  careTaskRow,
   careTopicRow,
   causeRow,
   familyRow,
@@ -152,7 +154,7 @@ function toOption(
   };
 }
 
-function toWindow(id: string, row: CauseRow['windows'][string], cause: WholeCause): Window {
+function toWindow(id: string, row: CauseRow['windows'][string], mark: Mark): Window {
   const dd = row['degree-days'];
   return {
     id,
@@ -175,7 +177,7 @@ function toWindow(id: string, row: CauseRow['windows'][string], cause: WholeCaus
     ...(row.event ? { event: row.event } : {}),
     ...(row['event-days'] ? { eventDays: row['event-days'] } : {}),
     ...(row['any-time'] ? { anyTime: true } : {}),
-    ...provenanceOf(row, cause.mark),
+    ...provenanceOf(row, mark),
   };
 }
 
@@ -200,7 +202,7 @@ function toCause(placed: Placed<CauseRow>, forms: Map<string, FormRow>, shared: 
     months: row.months,
     rates: Object.entries(row.findings).map(([finding, rates]) => toRate(finding, rates, row, say)),
     lookAlikes: row.like.map((like) => ({ cause: like.cause, separate: like.by, say: like.say })),
-    windows: windows.map(([id, window]) => toWindow(id, window, row)),
+    windows: windows.map(([id, window]) => toWindow(id, window, row.mark)),
     options: row.options.flatMap((option, i) => toOption(option, i, row, shared, say) ?? []),
     leaveWhen: row['leave-when'],
     worth: row.worth,
@@ -314,6 +316,7 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const families = readFolder(root, 'families.yaml', familyRow, complaints);
   const schools = readFolder(root, 'schools.yaml', schoolRow, complaints);
   const topics = readFolder(root, 'care.yaml', careTopicRow, complaints);
+  const tasks = readFolder(root, 'care-tasks.yaml', careTaskRow, complaints);
   const sources = readFolder(root, 'sources.yaml', sourceRow, complaints);
   const lexicon = readFolder(root, 'lexicon.yaml', lexiconFile, complaints)[0];
   const contents = {
@@ -321,6 +324,14 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
     findings: findings.map(toFinding),
     causes: causes.flatMap((row) => toCause(row, forms, shared, complaints) ?? []),
     careTopics: topics.map(({ id, name, verbs, words }) => ({ id, name, verbs, words })),
+    careTasks: tasks.map(({ id, topic, name, how, hosts, window }) => ({
+      id,
+      topic,
+      name,
+      how,
+      hosts: { include: hosts as Cause['hosts']['include'], exclude: [] },
+      window: toWindow(id, window, 'memory'),
+    })),
     lexicon: lexicon ? toLexicon(lexicon) : EMPTY_LEXICON,
     sources: sources.map(({ id, cite }) => ({ id, cite })),
     schools: schools.map(({ id, question, views, ours, mark }) => ({ id, question, views, ours, mark })),

@@ -149,6 +149,12 @@ export function lint(compiled: Compiled, changed: ReadonlySet<string> | null = n
     const problems = edition.causes.filter((cause) => cause.kind !== 'normal' && hostWeight(cause, plant) > 0);
     if (problems.length < 3) sayAt(plant.id, places.plants.get(plant.id))(`only ${problems.length} causes can strike it`);
   }
+  for (const task of edition.careTasks ?? []) {
+    const say = sayAt(task.id, { file: 'care-tasks.yaml', line: 1 });
+    if (!edition.careTopics.some(({ id }) => id === task.topic)) say(`"${task.topic}" is no care topic`);
+    if (!edition.plants.some((plant) => hostWeight(task, plant) > 0)) say('no plant of this edition is meant by it');
+    if (!task.window.calendar && !task.window.degreeDays && !task.window.event) say('its window has no dates');
+  }
   const cited = new Set(edition.causes.flatMap((c) => [c, ...c.rates, ...c.windows, ...c.options].flatMap((item) => item.source ?? [])));
   for (const source of edition.sources)
     if (!cited.has(source.id)) sayAt(source.id, { file: 'sources.yaml', line: 1 })('no figure rests on this source', 'warning');

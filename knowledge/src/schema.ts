@@ -232,6 +232,8 @@ export const lexiconFile = z.strictObject({
 
 /** An active ingredient by its ISO common name, with its mode-of-action group. */
 export const activeRow = z.strictObject({ id, name: z.string(), group: z.string(), 'least-toxic': z.boolean().default(false) });
+/** What is to be done through the year for a plant that is well. */
+export const careTaskRow = z.strictObject({ id, topic: id, name: z.string(), how: z.string(), hosts: hostShorthand, window: windowRow });
 /** The problems every plant of a family is expected to answer for; the lint asks for them. */
 export const familyRow = z.strictObject({ family: z.string(), causes: z.array(id).min(1) });
 /** A question on which the trade disagrees, with our default and its reason. */

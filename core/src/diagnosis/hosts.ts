@@ -30,7 +30,7 @@ const product = (entry: HostWeight, share: number) => entry.weight * share;
  * @param plant the host, or null when nobody has named it yet
  * @returns a weight of 0 (excluded) or more; 1 is an ordinary host
  */
-export function hostWeight(cause: Cause, plant: Plant | null): number {
+export function hostWeight(cause: Pick<Cause, 'hosts'>, plant: Plant | null): number {
   if (plant === null) {
     return Math.max(0, ...cause.hosts.include.map((entry) => product(entry, UNKNOWN_HOST_SHARE[narrowness(entry)] ?? 0)));
   }

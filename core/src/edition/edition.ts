@@ -245,6 +245,16 @@ export interface CareTopic {
   words: string[];
 }
 
+/** What is to be done through the year for a plant that is well: a care topic with its window. */
+export interface CareTask {
+  id: string;
+  topic: string;
+  name: string;
+  how: string;
+  hosts: Cause['hosts'];
+  window: Window;
+}
+
 export interface Lexicon {
   /** Named word classes used as {name} in phrase patterns. */
   classes: Record<string, string[]>;
@@ -303,6 +313,8 @@ export interface Edition {
   findings: Finding[];
   causes: Cause[];
   careTopics: CareTopic[];
+  /** Editions from before 2026.12 have none. */
+  careTasks?: CareTask[];
   lexicon: Lexicon;
   sources: Source[];
   schools: School[];

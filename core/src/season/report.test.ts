@@ -78,6 +78,33 @@ describe('season at a station', () => {
   });
 });
 
+describe('chill and care', () => {
+  it('counts the winter that runs beside earlier ones, and says nothing in June', () => {
+    expect(seasonReport(edition, input).chill).toBeNull();
+    const winter = seasonReport(edition, { ...input, series: years('2022-01-01', '2026-01-31'), today: '2026-01-31', forecast: [] }).chill!;
+    expect(winter).toMatchObject({ since: '2025-10-01', years: 3 });
+    expect(winter.hours).toBeGreaterThan(300);
+    expect(winter.portions).toBeGreaterThan(20);
+    expect(winter.earlier![0]).toBeLessThanOrEqual(winter.earlier![2]);
+  });
+  it('has work at its turn for plants the desk is asked about', () => {
+    const task = {
+      id: 'prune-bean',
+      topic: 'prune',
+      name: 'Pinch beans',
+      how: 'At the top.',
+      hosts: { include: [{ plant: 'bean', weight: 1 }], exclude: [] },
+      window: { id: 'prune-bean', name: 'June', mark: 'memory' as const, calendar: { default: { from: '06-01', to: '06-20' } } },
+    };
+    const report = seasonReport({ ...edition, careTasks: [task] }, input);
+    expect(report.tasks).toEqual([expect.objectContaining({ task: 'prune-bean', turn: 'ends', inDays: 6 })]);
+    const bean = smallEdition.plants.find(({ id }) => id === 'bean')!;
+    expect(plantYear({ ...edition, careTasks: [task] }, bean, { date: '2026-06-14', climate: null, hemisphere: 'N', weather: null })[0]!.name).toBe(
+      'Pinch beans',
+    );
+  });
+});
+
 describe('frost and events', () => {
   it('find the last frost of spring and the first of autumn, later and earlier in 2 of 10 years', () => {
     const frost = frostDates(series, 2026, 'N')!;

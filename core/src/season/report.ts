@@ -2,6 +2,7 @@ import { COMMONNESS_VALUES, type Cause, type Climate, type Edition, type Hemisph
 import { hostWeight } from '../diagnosis/hosts.ts';
 import { addDays, daysBetween, monthOf, northernMonth, yearOf, type IsoDate } from './calendar.ts';
 import { frostDates, recentEvents, type FrostDates, type WeatherEvent } from './extremes.ts';
+import { chillSoFar, type ChillSoFar } from './chillSeason.ts';
 import { estimatedHours } from './hourly.ts';
 import { DISEASE_INDICES } from './indices/all.ts';
 import { INDEX_IDS, type IndexDay, type IndexId } from './indices/index.ts';
@@ -32,10 +33,24 @@ export interface IndexRun {
   days: (IndexDay & { foretold: boolean; inSeason: boolean })[];
 }
 
+/** Work on plants that are well, at its turn. */
+export interface DueTask {
+  task: string;
+  topic: string;
+  name: string;
+  how: string;
+  timing: WindowStanding;
+  inDays: number;
+  turn: DueWindow['turn'];
+}
+
 export interface SeasonReport {
   due: DueWindow[];
+  tasks: DueTask[];
   indices: IndexRun[];
   frost: FrostDates | null;
+  /** Chill of the winter that runs; null in summer or without a record. */
+  chill: ChillSoFar | null;
   events: WeatherEvent[];
   /** A bed of loam with roots of 30 cm: what it lacks, mm; null without a record. */
   bedMissingMm: number | null;
@@ -65,21 +80,26 @@ const INDEX_DAYS = 14;
 const RUN_UP_DAYS = 60;
 const BED = { texture: 'loam', rootM: 0.3, cropFactor: 1, readyShare: 0.5 } as const;
 
+/** At which turn a window stands within the days looked at; null = at none. */
+function turnOf(timing: WindowStanding, today: IsoDate): { turn: DueWindow['turn']; inDays: number } | null {
+  if (timing.state === 'not-yet' && timing.from !== null) {
+    const inDays = daysBetween(today, timing.from);
+    return inDays <= AHEAD_DAYS ? { turn: 'opens', inDays } : null;
+  }
+  if ((timing.state === 'open' || timing.state === 'closing') && timing.to !== null) {
+    const inDays = daysBetween(today, timing.to);
+    return { turn: inDays <= AHEAD_DAYS ? 'ends' : 'open', inDays };
+  }
+  return null;
+}
+
 function dueOf(cause: Cause, context: SeasonContext, today: IsoDate): DueWindow[] {
   return cause.windows.flatMap((window): DueWindow[] => {
     const options = cause.options.filter((option) => option.window === window.id && option.act !== 'leave').map(({ title }) => title);
     if (options.length === 0 || (!window.degreeDays && !window.calendar)) return [];
     const timing = windowStanding(window, context);
-    const row = (turn: DueWindow['turn'], inDays: number): DueWindow[] => [{ cause: cause.id, causeName: cause.name, timing, options, inDays, turn }];
-    if (timing.state === 'not-yet' && timing.from !== null) {
-      const inDays = daysBetween(today, timing.from);
-      return inDays <= AHEAD_DAYS ? row('opens', inDays) : [];
-    }
-    if ((timing.state === 'open' || timing.state === 'closing') && timing.to !== null) {
-      const inDays = daysBetween(today, timing.to);
-      return row(inDays <= AHEAD_DAYS ? 'ends' : 'open', inDays);
-    }
-    return [];
+    const turn = turnOf(timing, today);
+    return turn ? [{ cause: cause.id, causeName: cause.name, timing, options, ...turn }] : [];
   });
 }
 
@@ -99,6 +119,13 @@ export function seasonReport(edition: Edition, input: SeasonInput): SeasonReport
     .map((cause) => ({ rows: dueOf(cause, context, today), weight: weightFor(cause, plants) }))
     .sort((a, b) => b.weight - a.weight)
     .flatMap(({ rows }) => rows);
+  const tasks = (edition.careTasks ?? [])
+    .filter((task) => plants.length === 0 || plants.some((plant) => hostWeight(task, plant) > 0))
+    .flatMap(({ id, topic, name, how, window }): DueTask[] => {
+      const timing = windowStanding(window, context);
+      const turn = turnOf(timing, today);
+      return turn ? [{ task: id, topic, name, how, timing, ...turn }] : [];
+    });
   const runUp = series.days.filter(({ on }) => on > addDays(today, -RUN_UP_DAYS) && on <= today);
   const ahead = forecast.filter(({ on }) => on > today);
   const days = [...runUp, ...ahead];
@@ -108,6 +135,8 @@ export function seasonReport(edition: Edition, input: SeasonInput): SeasonReport
   const lastWeek = balance.slice(-7);
   return {
     due,
+    tasks,
+    chill: chillSoFar(series, today, hemisphere, latDegrees),
     indices: INDEX_IDS.map((id) => {
       const index = DISEASE_INDICES[id];
       const { name, unit, cite, mark, holds } = index;
@@ -134,18 +163,21 @@ export function seasonReport(edition: Edition, input: SeasonInput): SeasonReport
   };
 }
 
-/** Every dated window of what can strike a plant, for the strip of its year. */
+/** Every dated window of what is done for a plant and against what can strike it, for the strip of its year. */
 export function plantYear(edition: Edition, plant: Plant, context: SeasonContext): { cause: string; name: string; timing: WindowStanding }[] {
-  return edition.causes
-    .filter(
-      (cause) =>
-        hostWeight(cause, plant) > 0 && (context.climate === null || cause.climates.length === 0 || cause.climates.includes(context.climate)),
-    )
-    .sort((a, b) => hostWeight(b, plant) * COMMONNESS_VALUES[b.commonness] - hostWeight(a, plant) * COMMONNESS_VALUES[a.commonness])
+  const { climate } = context;
+  const isDated = ({ timing }: { timing: WindowStanding }) => timing.from !== null && timing.to !== null;
+  const care = (edition.careTasks ?? [])
+    .filter((task) => hostWeight(task, plant) > 0)
+    .map((task) => ({ cause: task.id, name: task.name, timing: windowStanding(task.window, context) }));
+  const weight = (cause: Cause) => hostWeight(cause, plant) * COMMONNESS_VALUES[cause.commonness];
+  const against = edition.causes
+    .filter((cause) => hostWeight(cause, plant) > 0 && (climate === null || cause.climates.length === 0 || cause.climates.includes(climate)))
+    .sort((a, b) => weight(b) - weight(a))
     .flatMap((cause) =>
       cause.windows
         .filter((window) => (window.degreeDays || window.calendar) && cause.options.some((option) => option.window === window.id))
-        .map((window) => ({ cause: cause.id, name: `${cause.name}: ${window.name}`, timing: windowStanding(window, context) }))
-        .filter(({ timing }) => timing.from !== null && timing.to !== null),
+        .map((window) => ({ cause: cause.id, name: `${cause.name}: ${window.name}`, timing: windowStanding(window, context) })),
     );
+  return [...care, ...against].filter(isDated);
 }

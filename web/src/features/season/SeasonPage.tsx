@@ -27,7 +27,8 @@ const View = styled.div`
     border-bottom: 1.5px solid ${({ theme }) => theme.ink};
     margin-bottom: 6px;
   }
-  ul + h2 {
+  ul + h2,
+  h2.next {
     margin-top: 20px;
   }
 `;
@@ -101,7 +102,7 @@ const SHOWN = 9;
 const EVENT_WORDS = { frost: '°C frost', heat: '°C heat', 'heavy-rain': 'mm of rain', gale: 'm/s of wind' } as const;
 const PLAIN: DegreeDaySpan = { baseC: 10, biofix: '01-01', from: 0, to: 0 };
 
-function when({ turn, inDays, timing }: DueWindow): string {
+function when({ turn, inDays, timing }: Pick<DueWindow, 'turn' | 'inDays' | 'timing'>): string {
   const day = turn === 'opens' ? timing.from : timing.to;
   const date = day ? sayShortDay(day) : '';
   if (turn === 'opens') return inDays === 0 ? 'opens today' : `opens ${date}`;
@@ -263,7 +264,19 @@ export function SeasonPage() {
               ))}
             </Lines>
             {desk?.followUps.length === 0 && <Notice>Nobody is waiting for a call back.</Notice>}
-            <h2 style={{ marginTop: 22 }}>Weather that plants show</h2>
+            {report.tasks.length > 0 && <h2 className="next">Work in the garden</h2>}
+            <Due>
+              {report.tasks.slice(0, 7).map((task) => (
+                <li key={task.task}>
+                  <span className="when">{when(task)}</span>
+                  <span>
+                    <b>{task.name}</b>
+                    <small>{task.how}</small>
+                  </span>
+                </li>
+              ))}
+            </Due>
+            <h2 className="next">Weather that plants show</h2>
             <Facts>
               <dt>Last three weeks</dt>
               <dd>
@@ -281,6 +294,17 @@ export function SeasonPage() {
                   ? 'not known'
                   : `${report.bedMissingMm.toFixed(0)} mm (${report.bedMissingMm.toFixed(0)} litres a m²)${report.bedDue ? ': water now' : ': not yet due'}`}
               </dd>
+              {report.chill && (
+                <>
+                  <dt>Chill since {sayShortDay(report.chill.since)}</dt>
+                  <dd>
+                    {report.chill.portions.toFixed(0)} portions, {report.chill.hours} hours, {report.chill.utah.toFixed(0)} Utah units
+                    {report.chill.earlier
+                      ? `; by this day ${report.chill.earlier[0].toFixed(0)} to ${report.chill.earlier[2].toFixed(0)} portions in ${report.chill.years} earlier winters`
+                      : ''}
+                  </dd>
+                </>
+              )}
               {report.frost && (
                 <>
                   <dt>Frost</dt>
