@@ -85,7 +85,9 @@ describe('reply', () => {
     expect(text).toContain('What speaks for it: holes: some');
     expect(text).toContain('Pick off (now, until about 31 May 2026): By hand. Repeat weekly. Not: in rain.');
     expect(text).toContain('Take care\nWash the beans. Mind the wasps. bean is poisonous: raw seeds.');
-    expect(text).toMatch(/When to call again\nIf it spreads.* We would think of .* instead if you found this: /);
+    expect(text).toContain('When to call again\nIf it spreads');
+    const open = reply([{ finding: 'holes', answer: 'some', channel: 'caller' }], '2026-05-10');
+    expect(open).toMatch(/We would think of .* instead if you found this: /);
   });
   it('gives amounts, days and gear of the plan, and sends to a licensed person where only they may', () => {
     const plan = {
