@@ -78,9 +78,11 @@ function adviceFor(cause: Cause, verdicts: readonly Verdict[], known: Circumstan
   const wait = isPossible(preferred)
     ? `${preferred.timing.state === 'closed' ? 'Too late for that this season' : 'Too early for that yet'}${date ? `; note ${longDate(date)}` : ''} for: ${preferred.option.title}.`
     : `Not ${preferred.option.title.toLowerCase()}: ${preferred.against[0] ?? ''}.`;
-  const instead = verdicts.find(
+  const meanwhile = verdicts.filter(
     (v) => v.option !== preferred.option && isGentle(v) && v.option.act !== 'refer' && isPossible(v) && isWorkable(v.timing.state),
   );
+  // the surer of what is gentle, not merely the first
+  const instead = meanwhile.find(({ option }) => option.effect === 'good') ?? meanwhile[0];
   return instead
     ? {
         act: instead.option.act,
