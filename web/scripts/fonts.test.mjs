@@ -13,7 +13,7 @@ const textsBelow = (folder, endings) =>
     .join('');
 // every character a reply or a view can print: dosing text must never fall back to another font or a box
 const used = new Set(
-  `${textsBelow('knowledge/data', /\.yaml$/)}${textsBelow('web/src', /\.tsx?$/)}${textsBelow('core/src/treatment', /\.ts$/)}${textsBelow('core/src/consult', /\.ts$/)}≥≤→½°×`,
+  `${textsBelow('knowledge/data', /\.yaml$/)}${textsBelow('web/src', /\.tsx?$/)}${textsBelow('core/src/treatment', /\.ts$/)}${textsBelow('core/src/consult', /\.ts$/)}${textsBelow('core/src/measure', /\.ts$/)}${textsBelow('core/src/quantities', /\.ts$/)}≥≤→½°×`,
 );
 
 describe('shipped fonts', () => {

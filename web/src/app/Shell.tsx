@@ -24,6 +24,10 @@ const Bar = styled.header`
   padding: 0 20px;
   min-height: 46px;
   border-bottom: 1px solid ${({ theme }) => theme.rule};
+  @media (max-width: 1080px) {
+    flex-wrap: wrap;
+    gap: 0 14px;
+  }
   @media print {
     display: none;
   }

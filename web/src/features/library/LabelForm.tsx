@@ -195,7 +195,10 @@ export function LabelForm({ label: start, known, refused, onSave, onCancel }: Pr
           <TextField
             key={`actives ${start.id}`}
             label="Active ingredients: name | concentration | mode-of-action group; divided by ;"
-            defaultValue={label.actives.map((a) => `${a.name} | ${a.concentration} | ${a.group}`).join('; ')}
+            defaultValue={start.actives
+              .filter(({ name }) => name !== '')
+              .map((a) => `${a.name} | ${a.concentration} | ${a.group}`)
+              .join('; ')}
             onChange={(t) =>
               put({
                 actives: t.split(';').map((part) => {

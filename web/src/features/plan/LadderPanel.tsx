@@ -160,7 +160,7 @@ export function LadderPanel({ standing, edition, overrule, onOverrule }: Props) 
                 {taken && option.not.length > 0 && <p>Not {option.not.join('; ')}.</p>}
                 {against.map((reason) => (
                   <p key={reason} className="against">
-                    ✗ {reason}
+                    × {reason}
                   </p>
                 ))}
                 {taken && mind.map((one) => <small key={one}>Mind: {one}.</small>)}

@@ -1,0 +1,44 @@
+import { describe, expect, it } from '@jest/globals';
+import { screen, within } from '@testing-library/react';
+import type { IndexRun } from '@sounding/core/season/report.ts';
+import { renderInk } from '../../testing.tsx';
+import { IndexTable } from './IndexTable.tsx';
+import { ReliabilityPlot } from './ReliabilityPlot.tsx';
+
+const run = (extra: Partial<IndexRun> = {}): IndexRun => ({
+  id: 'late-blight',
+  name: 'Late blight',
+  unit: '',
+  cite: 'Hutton criteria',
+  mark: 'published',
+  holds: 'once rows meet',
+  days: [
+    { on: '2026-06-13', value: 2, level: 'risk', note: 'humid', foretold: false, inSeason: true },
+    { on: '2026-06-14', value: 0, level: 'none', note: '', foretold: true, inSeason: false },
+  ],
+  ...extra,
+});
+
+describe('disease weather', () => {
+  it('says each day by sign and word, with the rule and its mark at hand', () => {
+    renderInk(<IndexTable runs={[run()]} />);
+    const row = screen.getByRole('row', { name: /Late blight/ });
+    expect(within(row).getByText('!')).toBeTruthy();
+    expect(within(row).getByText('risk')).toBeTruthy();
+    expect(within(row).getByText('out of season')).toBeTruthy();
+    expect(within(row).getByRole('rowheader').getAttribute('title')).toBe('Hutton criteria; published');
+    expect(within(row).getByTitle('2026-06-14: out of its season (foretold)')).toBeTruthy();
+  });
+});
+
+describe('reliability', () => {
+  it('tells in words what the dots show', () => {
+    const stated = [
+      { probability: 0.92, right: true },
+      { probability: 0.94, right: false },
+      { probability: 0.31, right: false },
+    ];
+    renderInk(<ReliabilityPlot stated={stated} />);
+    expect(screen.getByRole('img', { name: 'said 31, was 0 of 100 in 1 cases; said 93, was 50 of 100 in 2 cases' })).toBeTruthy();
+  });
+});
