@@ -126,3 +126,30 @@ test('a label with a missing rate is not saved, and says so beside the field', a
   await page.getByLabel('Spray where leave it alone was right').fill('lots');
   await expect(page.getByRole('alert')).toContainText('no number from 0 to 100');
 });
+
+test('a sum typed as it is heard is worked out, its gallon asked about, and put into the case and the letter', async ({ page }) => {
+  await page.goto('/bench');
+  const line = page.getByLabel('Type it as you hear it');
+  await expect(line).toBeFocused();
+  await line.fill('1200 sq ft at 10 lb per 5000');
+  await expect(page.getByRole('heading', { name: 'Granules on an area' })).toBeVisible();
+  await expect(page.getByText('2.4 lb (1.09 kg)')).toBeVisible();
+  await expectAccessible(page);
+  await line.fill('3 tbsp per gallon, 2 gal sprayer');
+  await expect(page.getByText('“gallon”:')).toBeVisible();
+  await line.fill('pH 7.8 to 78 clay 4 m2');
+  await expect(page.getByRole('alert')).toContainText('at most 8.5');
+
+  await newCall(page, 'Mower Man');
+  await say(page, 'I hit the trunk of my young lime tree with the strimmer and took a strip of bark off');
+  await page.keyboard.press('Alt+P');
+  await page.getByRole('region', { name: 'Sums' }).getByRole('link', { name: 'Wound to girth' }).click();
+  await line.fill('wound 3 by 5 inches on a 5 inch trunk');
+  await expect(page.getByText('19 % of the girth', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Put it into the case of Mower Man' }).click();
+  await expect(page.getByText(/It is in the plan/)).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the plan' }).click();
+  await expect(page.getByRole('region', { name: 'Sums' })).toContainText('Wound to girth: 19 % of the girth');
+  await page.getByRole('link', { name: 'Write the reply' }).click();
+  await expect(page.getByRole('textbox', { name: /Reply to Mower Man/ })).toHaveValue(/The wound takes 19 % of the trunk’s girth/);
+});

@@ -79,6 +79,8 @@ export const planBody = z.strictObject({
   /** Change the mode of action from one application to the next. */
   rotate: z.boolean(),
   applications: z.array(applicationBody).max(40),
+  /** Sums of the bench that were put into the case: what was worked out, and its line for the letter. */
+  sums: z.array(z.strictObject({ id: z.uuid(), sum: z.string().max(40), line: z.string().max(400), reply: z.string().max(600) })).max(20),
 });
 
 export const mailBody = z.strictObject({

@@ -34,6 +34,7 @@ beforeAll(async () => {
       wanted: 2,
       harvestEvery: null,
       rotate: false,
+      sums: [],
       applications: [application('2026-06-15', 'planned'), application('2026-06-25', 'planned'), application('2026-07-05', 'skipped')],
     },
   });

@@ -112,6 +112,7 @@ describe('circumstances, overruling and plan of a question', () => {
         harvestEvery: null,
         rotate: false,
         applications: [],
+        sums: [],
       },
     };
     expect((await desk.agent.patch(`/api/questions/${questionId}`).send(patch)).status).toBe(204);

@@ -5,6 +5,8 @@ import { hearSum } from './hearSum.ts';
 import { gallonsAnAcre, stockNeeded } from './mixing.ts';
 import { woundShare } from './plants.ts';
 import { potLitres, SULPHUR_G_M2 } from './soil.ts';
+import { smallEdition } from '../testing/smallEdition.ts';
+import { sumsFor } from './suggest.ts';
 import { SumFault, type Entered } from './sum.ts';
 import { leachingShare, relativeYield, SALT_TOLERANCE, wettingMm } from './water.ts';
 
@@ -179,5 +181,15 @@ describe('typed as it was heard', () => {
   it('means nothing by talk without figures', () => {
     expect(hearSum('my roses look sad')).toBeNull();
     expect(hearSum('it is about 5')).toBeNull();
+  });
+});
+
+describe('the natural next sum', () => {
+  const cause = (id: string) => ({ ...smallEdition.causes[0]!, id });
+  it('comes from the cause in the lead, and from the plant', () => {
+    expect(sumsFor(cause('honey-fungus'), null).map(({ id }) => id)).toEqual(['barrier']);
+    expect(sumsFor(cause('mower-wound'), null).map(({ id }) => id)).toEqual(['wound']);
+    expect(sumsFor(cause('mildew'), { ...smallEdition.plants[0]!, groups: ['succulent'] }).map(({ id }) => id)).toEqual(['succulent']);
+    expect(sumsFor(null, null)).toEqual([]);
   });
 });

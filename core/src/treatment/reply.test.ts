@@ -95,11 +95,14 @@ describe('reply', () => {
       days: [{ on: '2026-05-12', hours: '6–9', say: '' }],
       gear: ['gloves'],
       refer: true,
+      sums: ['Give 40 litres slowly'],
     };
     const text = reply(eaten, '2026-05-10', plan);
     expect(text).toContain('– Lakewash Soap: 100 ml in 5 litres, once.');
     expect(text).toContain('12 May 2026 (6–9 o’clock by the sun)');
     expect(text).toContain('Wear gloves.');
+    expect(text).toContain('– Give 40 litres slowly.');
+    expect(reply(eaten, '2026-05-10', { ...plan, dose: null })).toContain('How much\n– Give 40 litres slowly.');
     expect(text).toContain('Who to turn to\nA licensed applicator');
   });
   it('is dated next year when it is too late, and offers what can be done now', () => {

@@ -28,6 +28,8 @@ export interface ReplyPlan {
   gear: string[];
   /** Only licensed people may use what is labelled for it. */
   refer: boolean;
+  /** Lines of sums that were put into the case. */
+  sums: string[];
 }
 
 /** Every written reply ends with this. */
@@ -139,11 +141,14 @@ function changeOfMind({ standing, edition }: ReplyInput): string | null {
 }
 
 function howMuch({ plan }: ReplyInput): string[] {
-  if (!plan?.dose) return [];
+  if (!plan) return [];
+  const sums = plan.sums.map((line) => `– ${sentence(line)}`);
+  if (!plan.dose) return sums.length > 0 ? ['How much', ...sums, ''] : [];
   const days = plan.days.map(({ on, hours, say }) => `${longDate(on)}${hours ? ` (${hours} o’clock by the sun)` : ''}${say ? `: ${say}` : ''}`);
   return [
     'How much, and on which days',
     `– ${sentence(plan.dose)}`,
+    ...sums,
     ...(days.length > 0 ? [`– ${days.join('; ')}. Look at the weather first: no wind, no rain, no heat.`] : []),
     ...(plan.gear.length > 0 ? [`– Wear ${plan.gear.join(', ')}. Keep what is left in its pack; never pour it away.`] : []),
     '',

@@ -87,6 +87,7 @@ export function Shell() {
           <NavLink to="/" end>
             Desk
           </NavLink>
+          <NavLink to="/bench">Bench</NavLink>
           <NavLink to="/season">Season</NavLink>
           <NavLink to="/casebook">Casebook</NavLink>
           <NavLink to="/library">Library</NavLink>

@@ -9,6 +9,8 @@ import { doseOf, labelContext, offersOf, optionServed, type Offer } from './dose
 import { LadderPanel } from './LadderPanel.tsx';
 import { ProductPanel, usualEquipment, usualTarget } from './ProductPanel.tsx';
 import { ProgrammePanel } from './ProgrammePanel.tsx';
+import { sumsFor } from '@sounding/core/measure/suggest.ts';
+import { SumsPanel } from './SumsPanel.tsx';
 import { usePlanWork } from './usePlanWork.ts';
 
 const View = styled.div`
@@ -124,6 +126,7 @@ export function PlanPage() {
             onPlan={work.setPlan}
           />
         )}
+        <SumsPanel view={view} question={question} plan={plan} suggested={sumsFor(cause, plant)} onPlan={work.setPlan} />
         {!plant && <Notice>Name the plant first: labels are read by plant.</Notice>}
       </Right>
     </View>

@@ -20,6 +20,7 @@ export const EMPTY_PLAN: PlanBody = {
   harvestEvery: null,
   rotate: false,
   applications: [],
+  sums: [],
 };
 
 export interface PlanWork {

@@ -6,12 +6,15 @@ import type { PlanWork } from '../plan/usePlanWork.ts';
 
 /** What of the plan goes into the letter: only an amount that the label allows on the day of the answer. */
 export function replyPlan({ question, standing, shed, plant, cause, plan, date }: PlanWork): ReplyPlan | null {
-  if (!question || !shed || !plant || !cause) return null;
+  if (!question || !shed) return null;
+  const sums = plan.sums.map(({ reply }) => reply);
+  const none = (refer: boolean): ReplyPlan | null => (refer || sums.length > 0 ? { dose: null, days: [], gear: [], refer, sums } : null);
+  if (!plant || !cause) return none(false);
   const context = labelContext(shed, { today: date, hemisphere: question.hemisphere });
   const offers = offersOf(shed, plant, cause, context, () => false);
   const refer = offers.length > 0 && offers.every(({ refusal }) => refusal?.refer);
   const chosen = offers.find(({ label, use }) => label.id === plan.labelId && use.id === plan.useId);
-  if (!chosen) return refer ? { dose: null, days: [], gear: [], refer } : null;
+  if (!chosen) return none(refer);
   const worked = doseOf(
     chosen,
     plan,
@@ -19,12 +22,13 @@ export function replyPlan({ question, standing, shed, plant, cause, plan, date }
     plan.target ?? usualTarget(chosen, plan.system),
     context,
   );
-  if (!worked || !('dose' in worked)) return null;
+  if (!worked || !('dose' in worked)) return none(refer);
   const planned = plan.applications.filter(({ state }) => state === 'planned');
   return {
     dose: doseInWords(worked.dose, chosen.use, chosen.label, standing?.circumstances.edible ?? true),
     days: planned.map(({ on, hours, labelId, say }) => ({ on, hours, say: labelId === chosen.label.id ? '' : say })),
     gear: chosen.label.gear,
     refer,
+    sums,
   };
 }

@@ -203,7 +203,11 @@ export function SeasonPage() {
     else next.delete(key);
     setParams(next, { replace: true });
   };
-  const turn = (t: DueWindow['turn']) => (report?.due ?? []).filter((row) => row.turn === t);
+  // what turns soon in the order of its days; what is merely open, the commonest first
+  const turn = (t: DueWindow['turn']) => {
+    const rows = (report?.due ?? []).filter((row) => row.turn === t);
+    return t === 'open' ? rows : rows.sort((a, b) => a.inDays - b.inDays);
+  };
   return (
     <View>
       <Head>
