@@ -54,7 +54,7 @@ await page.goto(`${base}/season`);
 await page.getByRole('heading', { name: 'Disease weather' }).waitFor();
 await picture('season');
 await page.goto(`${base}/library/labels`);
-await page.getByRole('cell', { name: 'Lakewash Soap' }).waitFor();
+await page.getByRole('cell', { name: 'Lakewash Soap', exact: true }).waitFor();
 await picture('labels');
 await page.goto(`${base}/casebook`);
 await page.getByRole('cell', { name: 'Late blight' }).waitFor();
