@@ -14,6 +14,8 @@ export const circumstancesBody = z
     damage: z.enum(['going-on', 'stopped']).nullable(),
     plantIs: z.enum(['strong', 'weak']).nullable(),
     recurs: z.enum(['first-time', 'every-year']).nullable(),
+    atStake: z.enum(['looks', 'crop', 'life']).nullable(),
+    seasonLeft: z.enum(['most', 'little']).nullable(),
     edible: maybe,
     inBloom: maybe,
     heightM: z.number().positive('must be above 0').max(60, 'no garden plant is so high: were centimetres meant?').nullable(),

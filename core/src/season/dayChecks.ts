@@ -1,4 +1,5 @@
 import { isoDate, type IsoDate } from './calendar.ts';
+import { WET_AT_PCT, type WeatherHour } from './hourly.ts';
 import type { WeatherDay } from './weather.ts';
 
 /** Units a station file may be written in. */
@@ -82,6 +83,35 @@ export function checkedDay(raw: RawDay, units: DayUnits): WeatherDay {
     windMs: scaled('wind', raw.wind, TO_MS[units.wind], LIMITS.mostWindMs, ' m/s: is the unit right?'),
     humidityPct: scaled('humidity', raw.humidity, 1, 100, ' % of humidity'),
   };
+}
+
+export interface RawHour {
+  /** "2026-06-14T05:00" or with a blank between. */
+  time: string;
+  temp: string;
+  humidity: string;
+  /** A sensor's yes or no, 1 or 0, or minutes of the hour; empty where there is none. */
+  wet: string;
+}
+/** A leaf counts as wet for an hour in which it was so for at least half of it. */
+const HALF_AN_HOUR_MIN = 30;
+
+/** One hour of a station, checked like a day. @throws DayFault naming the field */
+export function checkedHour(raw: RawHour, units: Pick<DayUnits, 'temperature'>): WeatherHour {
+  const [date = '', clock = ''] = raw.time.trim().split(/[T ]/);
+  const hour = Number(/^(\d{1,2})(?::|$)/.exec(clock)?.[1] ?? NaN);
+  if (!(hour >= 0 && hour <= 23)) throw new DayFault(`time: "${raw.time}" has no hour from 0 to 23`);
+  const { on, minC, humidityPct } = checkedDay(
+    { on: date, min: raw.temp, max: '', rain: '', wind: '', humidity: raw.humidity },
+    { ...units, rain: 'mm', wind: 'm/s' },
+  );
+  if (minC === null || humidityPct === null) throw new DayFault(`${raw.time}: temperature and humidity are both wanted`);
+  const word = raw.wet.trim().toLowerCase();
+  const minutes =
+    word === '' ? null : /^(?:yes|true|wet)$/.test(word) ? 60 : /^(?:no|false|dry)$/.test(word) ? 0 : Number(word) === 1 ? 60 : Number(word);
+  if (minutes !== null && !(minutes >= 0 && minutes <= 60)) throw new DayFault(`wetness: "${raw.wet}" is neither yes nor no nor minutes`);
+  const wet = minutes === null ? humidityPct >= WET_AT_PCT : minutes >= HALF_AN_HOUR_MIN;
+  return { on, hour, tempC: minC, humidityPct, wet, measured: true };
 }
 
 /** A run of days that are missing between the first and the last. */

@@ -66,4 +66,13 @@ export function estimatedHours(days: readonly WeatherDay[], latDegrees: number):
   });
 }
 
+/** Measured hours where a day has them all, estimated ones elsewhere. */
+export function hoursWith(measured: readonly WeatherHour[], days: readonly WeatherDay[], latDegrees: number): WeatherHour[] {
+  const byDay = new Map<IsoDate, WeatherHour[]>();
+  for (const hour of measured) byDay.set(hour.on, [...(byDay.get(hour.on) ?? []), hour]);
+  const whole = (on: IsoDate) => (byDay.get(on)?.length ?? 0) === HOURS;
+  const estimated = estimatedHours(days, latDegrees);
+  return days.flatMap(({ on }) => (whole(on) ? [...byDay.get(on)!].sort((a, b) => a.hour - b.hour) : estimated.filter((hour) => hour.on === on)));
+}
+
 export const dewPointOf = (day: { minC: number; maxC: number }, humidityPct: number): number => dewPointC(vapourKPa(day.minC, day.maxC, humidityPct));

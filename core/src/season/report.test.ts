@@ -70,6 +70,14 @@ describe('season at a station', () => {
     const flowers = report.indices.find(({ id }) => id === 'fire-blight')!;
     expect(flowers.days.every(({ inSeason, level }) => !inSeason && level === 'none')).toBe(true);
   });
+  it('takes measured hours where a day has them all', () => {
+    const hours = Array.from({ length: 24 }, (_, hour) => ({ on: '2026-06-13', hour, tempC: 12, humidityPct: 95, wet: true, measured: true }));
+    const measured = seasonReport(edition, { ...input, hours });
+    expect(measured.measuredShare).toBeCloseTo(1 / 60, 2);
+    const scab = (r: typeof measured) => r.indices.find(({ id }) => id === 'apple-scab')!.days.find(({ on }) => on === '2026-06-13')!;
+    expect(scab(measured).value).toBeGreaterThan(scab(report).value);
+    expect(seasonReport(edition, { ...input, hours: hours.slice(1) }).measuredShare).toBe(0);
+  });
   it('balances a week of rain against what evaporates', () => {
     expect(report.rainMm).toBeGreaterThan(0);
     expect(report.evapotranspirationMm).toBeGreaterThan(20);

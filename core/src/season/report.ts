@@ -3,7 +3,7 @@ import { hostWeight } from '../diagnosis/hosts.ts';
 import { addDays, daysBetween, monthOf, northernMonth, yearOf, type IsoDate } from './calendar.ts';
 import { frostDates, recentEvents, type FrostDates, type WeatherEvent } from './extremes.ts';
 import { chillSoFar, type ChillSoFar } from './chillSeason.ts';
-import { estimatedHours } from './hourly.ts';
+import { hoursWith, type WeatherHour } from './hourly.ts';
 import { DISEASE_INDICES } from './indices/all.ts';
 import { INDEX_IDS, type IndexDay, type IndexId } from './indices/index.ts';
 import { waterBalance } from './waterBalance.ts';
@@ -46,6 +46,8 @@ export interface DueTask {
 
 export interface SeasonReport {
   due: DueWindow[];
+  /** Share of the past days shown whose hours were measured, 0..1. */
+  measuredShare: number;
   tasks: DueTask[];
   indices: IndexRun[];
   frost: FrostDates | null;
@@ -63,6 +65,8 @@ export interface SeasonReport {
 export interface SeasonInput {
   series: WeatherSeries;
   forecast: readonly WeatherDay[];
+  /** Hours the station has measured itself, as far as it has. */
+  hours?: readonly WeatherHour[];
   today: IsoDate;
   climate: Climate;
   hemisphere: Hemisphere;
@@ -129,12 +133,13 @@ export function seasonReport(edition: Edition, input: SeasonInput): SeasonReport
   const runUp = series.days.filter(({ on }) => on > addDays(today, -RUN_UP_DAYS) && on <= today);
   const ahead = forecast.filter(({ on }) => on > today);
   const days = [...runUp, ...ahead];
-  const hours = estimatedHours(days, latDegrees);
+  const hours = hoursWith(input.hours ?? [], days, latDegrees);
   const week = runUp.slice(-7);
   const balance = waterBalance(runUp, BED, latDegrees, altitudeM);
   const lastWeek = balance.slice(-7);
   return {
     due,
+    measuredShare: runUp.length === 0 ? 0 : new Set(hours.filter((hour) => hour.measured).map(({ on }) => on)).size / runUp.length,
     tasks,
     chill: chillSoFar(series, today, hemisphere, latDegrees),
     indices: INDEX_IDS.map((id) => {

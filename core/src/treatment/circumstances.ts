@@ -16,6 +16,10 @@ export interface Circumstances {
   damage: 'going-on' | 'stopped' | null;
   plantIs: 'strong' | 'weak' | null;
   recurs: 'first-time' | 'every-year' | null;
+  /** What is at stake: looks, the crop, or the plant's life. */
+  atStake: 'looks' | 'crop' | 'life' | null;
+  /** How much of the season the plant still has before it. */
+  seasonLeft: 'most' | 'little' | null;
   edible: boolean | null;
   /** In open flower, with bees about. */
   inBloom: boolean | null;
@@ -39,6 +43,8 @@ export const NOTHING_KNOWN: Circumstances = {
   damage: null,
   plantIs: null,
   recurs: null,
+  atStake: null,
+  seasonLeft: null,
   edible: null,
   inBloom: null,
   heightM: null,

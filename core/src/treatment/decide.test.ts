@@ -83,6 +83,8 @@ describe('is it worth doing?', () => {
     ['a pest nobody has found', { culprit: 'not-found' }, 'no living one was found'],
     ['damage that has stopped', { damage: 'stopped' }, 'the damage has stopped'],
     ['a caller who will not spray', { wish: 'no-spray' }, 'the caller will not spray'],
+    ['what spoils only the looks', { atStake: 'looks' }, 'only its looks are at stake'],
+    ['the end of the season', { seasonLeft: 'little' }, 'the season is nearly over'],
     ['a plant in flower', { inBloom: true }, 'it would hit bees'],
     ['a tree nobody can reach', { heightM: 9 }, '9 m is out of reach'],
     ['a plant that carries it', { plantIs: 'strong' }, 'the plant carries it'],

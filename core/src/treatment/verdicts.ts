@@ -31,6 +31,10 @@ const RULES: readonly Rule[] = [
     return culprit === 'not-found' ? 'no living one was found: look again before treating' : null;
   },
   (s, _cause, { damage }) => (isSpray(s) && damage === 'stopped' ? 'the damage has stopped, and old damage does not heal' : null),
+  (s, _cause, { atStake, wish }) =>
+    isSpray(s) && atStake === 'looks' && wish !== 'wants-gone' ? 'only its looks are at stake, and it grows out' : null,
+  (s, _cause, { seasonLeft, atStake }) =>
+    isSpray(s) && seasonLeft === 'little' && atStake !== 'life' ? 'the season is nearly over: it would not pay any more' : null,
   (s, _cause, { wish }) => (isSpray(s) && wish === 'no-spray' ? 'the caller will not spray' : null),
   (s, _cause, { wish }) => (isSpray(s) && wish === 'least-toxic' && !s.option.leastToxic ? 'the caller wants the least toxic only' : null),
   (s, _cause, { inBloom }) => (isSpray(s) && inBloom ? 'the plant is in flower: it would hit bees' : null),
@@ -84,6 +88,10 @@ export function reasonsInWords(known: Circumstances): string[] {
     known.plantIs === 'weak' && 'the plant is weak',
     known.recurs === 'every-year' && 'it comes every year',
     known.recurs === 'first-time' && 'it is the first time',
+    known.atStake === 'looks' && 'only its looks are at stake',
+    known.atStake === 'crop' && 'the crop is at stake',
+    known.atStake === 'life' && 'the plant may die of it',
+    known.seasonLeft === 'little' && 'the season is nearly over',
     known.edible && 'it is grown to be eaten',
     known.inBloom && 'it is in flower',
     known.heightM !== null && `it is ${known.heightM} m high`,

@@ -8,6 +8,7 @@ import {
   pgTable,
   primaryKey,
   real,
+  smallint,
   text,
   timestamp,
   uniqueIndex,
@@ -92,6 +93,24 @@ export const forecastDays = pgTable(
     humidityPct: real(),
   },
   (t) => [primaryKey({ columns: [t.stationId, t.on] })],
+);
+
+/** Hours a station has measured itself, where it does; solar time. */
+export const weatherHours = pgTable(
+  'weather_hours',
+  {
+    deskId: deskId(),
+    stationId: uuid()
+      .notNull()
+      .references(() => stations.id),
+    on: date().notNull(),
+    hour: smallint().notNull(),
+    tempC: real().notNull(),
+    humidityPct: real().notNull(),
+    /** Leaf wetness as a sensor says, else by humidity. */
+    wet: boolean().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.stationId, t.on, t.hour] })],
 );
 
 /** How the last fetch of a station went. */

@@ -7,7 +7,7 @@ import { stations } from '../db/schema.ts';
 import { idParam, requireCoordinator, whoOf, type Services } from '../http.ts';
 import { ApiError } from '../problems.ts';
 import { readDays } from '../weather/dayFiles.ts';
-import { readForecast, stationStates, storeDays } from '../weather/fetch.ts';
+import { readForecast, readHours, stationStates, storeDays, storeHours } from '../weather/fetch.ts';
 
 /** Stations of a desk: how fresh their records are, what is foretold, and records brought in from files. */
 export function stationRoutes({ db, now, fetchWeather }: Services): Router {
@@ -39,6 +39,11 @@ export function stationRoutes({ db, now, fetchWeather }: Services): Router {
     const station = await requireStation(deskId, idParam(req, 'id'));
     res.set('Cache-Control', 'no-store').json(await readForecast(db, station.id, await deskToday(db, deskId, now())));
   });
+  router.get('/stations/:id/hours', async (req, res) => {
+    const { deskId } = whoOf(res);
+    const station = await requireStation(deskId, idParam(req, 'id'));
+    res.set('Cache-Control', 'no-store').json(await readHours(db, station.id, await deskToday(db, deskId, now())));
+  });
   router.post('/stations/:id/import', async (req, res) => {
     const { text, layout, apply } = stationImport.parse(req.body);
     await requireCoordinator(db, res, 'Only the coordinator brings in records of a station.');
@@ -51,6 +56,7 @@ export function stationRoutes({ db, now, fetchWeather }: Services): Router {
     const file = readDays(text, layout ?? usable);
     const applied = apply && file.days.length > 0;
     if (applied) {
+      await storeHours(db, { deskId: who.deskId, stationId: station.id }, file.hours);
       await storeDays(db, { deskId: who.deskId, stationId: station.id }, file.days, true);
       await writeRecords(db, who, [{ kind: 'station-layout', recordId: station.id, body: file.view.layout, note: '' }], now());
     }

@@ -1,7 +1,8 @@
 import Papa from 'papaparse';
 import type { StationImportView, StationLayout } from '@sounding/contract/stations.ts';
 import { dayNumber, isoOfDay, type IsoDate } from '@sounding/core/season/calendar.ts';
-import { checkedDay, DayFault, type Gap } from '@sounding/core/season/dayChecks.ts';
+import { checkedDay, checkedHour, DayFault, type Gap } from '@sounding/core/season/dayChecks.ts';
+import type { WeatherHour } from '@sounding/core/season/hourly.ts';
 import type { WeatherDay } from '@sounding/core/season/weather.ts';
 
 /** Column names as stations and national services write them, lower case: plain ones and those of daily summaries. */
@@ -49,7 +50,7 @@ export function guessLayout(columns: readonly string[], rows: Rows): StationLayo
   const max = find(NAMES.max);
   const rain = find(NAMES.rain);
   const rains = numbers(rows, rain);
-  const temperatureUnit = guessTemperature(rows, max);
+  const temperatureUnit = guessTemperature(rows, max || find(HOUR_NAMES.temp));
   return {
     date,
     dateOrder: guessOrder(rows, date),
@@ -75,7 +76,38 @@ function isoFrom(text: string, order: StationLayout['dateOrder']): string {
 
 export interface DayFile {
   days: WeatherDay[];
+  /** Hours, where the file is one of hours; its days are then made of them. */
+  hours: WeatherHour[];
   view: Omit<StationImportView, 'applied'>;
+}
+
+const HOUR_NAMES = {
+  time: ['time', 'datetime', 'date_time', 'timestamp', 'valid'],
+  temp: ['temp', 'temperature', 'temp_c', 't', 'tair', 'tmpc'],
+  humidity: NAMES.humidity,
+  wet: ['wet', 'leaf_wetness', 'wetness', 'lw'],
+  rain: NAMES.rain,
+} as const;
+const HOURS_A_DAY = 24;
+
+/** The columns of a file of hours; null for a file of days. */
+function hourColumns(columns: readonly string[], rows: Rows): Record<keyof typeof HOUR_NAMES, string> | null {
+  const find = (names: readonly string[]) => columns.find((column) => names.includes(column.trim().toLowerCase())) ?? '';
+  const [time, temp, humidity] = [find(HOUR_NAMES.time), find(HOUR_NAMES.temp), find(HOUR_NAMES.humidity)];
+  const hasClock = /\d[T ]\d{1,2}(:|$)/.test(rows[0]?.[time] ?? '');
+  return time && temp && humidity && hasClock ? { time, temp, humidity, wet: find(HOUR_NAMES.wet), rain: find(HOUR_NAMES.rain) } : null;
+}
+
+/** Days made of hours: only days that have them all. */
+function daysOf(hours: readonly WeatherHour[], rainMm: ReadonlyMap<IsoDate, number>): WeatherDay[] {
+  const byDay = new Map<IsoDate, WeatherHour[]>();
+  for (const hour of hours) byDay.set(hour.on, [...(byDay.get(hour.on) ?? []), hour]);
+  return [...byDay].flatMap(([on, own]) => {
+    if (own.length !== HOURS_A_DAY) return [];
+    const temps = own.map(({ tempC }) => tempC);
+    const humidityPct = Math.round(own.reduce((sum, hour) => sum + hour.humidityPct, 0) / HOURS_A_DAY);
+    return [{ on, minC: Math.min(...temps), maxC: Math.max(...temps), rainMm: rainMm.get(on) ?? null, windMs: null, humidityPct }];
+  });
 }
 
 /** Reads a station file by a layout; every row that cannot be taken is told by its line. */
@@ -84,6 +116,8 @@ export function readDays(text: string, layout: StationLayout | null): DayFile {
   const columns = parsed.meta.fields ?? [];
   const chosen = layout ?? guessLayout(columns, parsed.data);
   const faults: { line: number; detail: string }[] = [];
+  const asHours = layout ? null : hourColumns(columns, parsed.data);
+  if (asHours) return readHourFile(parsed.data, columns, chosen, asHours);
   const missing = (['date', 'min', 'max'] as const).filter((what) => !columns.includes(chosen[what]));
   if (missing.length > 0)
     faults.push({
@@ -116,21 +150,55 @@ export function readDays(text: string, layout: StationLayout | null): DayFile {
       }
     });
   const days = [...byDay.values()].sort((a, b) => a.on.localeCompare(b.on));
+  return { days, hours: [], view: viewOf(columns, chosen, days, duplicates, faults) };
+}
+
+function viewOf(
+  columns: string[],
+  layout: StationLayout,
+  days: readonly WeatherDay[],
+  duplicates: number,
+  faults: { line: number; detail: string }[],
+): DayFile['view'] {
   return {
-    days,
-    view: {
-      columns,
-      layout: chosen,
-      preview: days.slice(0, PREVIEW_ROWS),
-      days: days.length,
-      from: days[0]?.on ?? null,
-      to: days[days.length - 1]?.on ?? null,
-      duplicates,
-      gaps: gapsIn(days).slice(0, GAPS_SHOWN),
-      faults: faults.slice(0, FAULTS_SHOWN),
-      faultCount: faults.length,
-    },
+    columns,
+    layout,
+    preview: days.slice(0, PREVIEW_ROWS),
+    days: days.length,
+    from: days[0]?.on ?? null,
+    to: days[days.length - 1]?.on ?? null,
+    duplicates,
+    gaps: gapsIn(days).slice(0, GAPS_SHOWN),
+    faults: faults.slice(0, FAULTS_SHOWN),
+    faultCount: faults.length,
   };
+}
+
+function readHourFile(rows: Rows, columns: string[], layout: StationLayout, at: Record<keyof typeof HOUR_NAMES, string>): DayFile {
+  const faults: { line: number; detail: string }[] = [];
+  const hours = new Map<string, WeatherHour>();
+  const rain = new Map<IsoDate, number>();
+  let duplicates = 0;
+  rows.forEach((row, i) => {
+    const cell = (column: string) => (column === '' ? '' : (row[column] ?? ''));
+    try {
+      const hour = checkedHour(
+        { time: cell(at.time), temp: cell(at.temp), humidity: cell(at.humidity), wet: cell(at.wet) },
+        { temperature: layout.temperatureUnit },
+      );
+      const key = `${hour.on} ${hour.hour}`;
+      if (hours.has(key)) duplicates++;
+      hours.set(key, hour);
+      const mm = Number(cell(at.rain) || NaN);
+      if (mm >= 0) rain.set(hour.on, (rain.get(hour.on) ?? 0) + mm);
+    } catch (error) {
+      if (!(error instanceof DayFault)) throw error;
+      faults.push({ line: i + 2, detail: error.message });
+    }
+  });
+  const all = [...hours.values()].sort((a, b) => a.on.localeCompare(b.on) || a.hour - b.hour);
+  const days = daysOf(all, rain);
+  return { days, hours: all, view: viewOf(columns, layout, days, duplicates, faults) };
 }
 
 function gapsIn(days: readonly WeatherDay[]): Gap[] {

@@ -1,9 +1,10 @@
 import { and, asc, desc, eq, gte, lte, sql } from 'drizzle-orm';
 import type { StationState } from '@sounding/contract/stations.ts';
 import { addDays, type IsoDate } from '@sounding/core/season/calendar.ts';
+import type { WeatherHour } from '@sounding/core/season/hourly.ts';
 import type { WeatherDay } from '@sounding/core/season/weather.ts';
 import type { Database, Queryable } from '../db/connect.ts';
-import { forecastDays, stations, weatherDays, weatherFetches } from '../db/schema.ts';
+import { forecastDays, stations, weatherDays, weatherFetches, weatherHours } from '../db/schema.ts';
 import { WeatherTrouble, type WeatherClient } from './client.ts';
 
 const BATCH = 1000;
@@ -36,6 +37,38 @@ export async function storeDays(
   }
 }
 
+/** Hours are kept this far back: what the weather rules of a season look at. */
+const HOURS_KEPT_DAYS = 60;
+
+async function hoursMissingFrom(db: Queryable, stationId: string, until: IsoDate): Promise<IsoDate> {
+  const earliest = addDays(until, -HOURS_KEPT_DAYS);
+  const [last] = await db
+    .select({ on: weatherHours.on })
+    .from(weatherHours)
+    .where(and(eq(weatherHours.stationId, stationId), lte(weatherHours.on, until)))
+    .orderBy(desc(weatherHours.on))
+    .limit(1);
+  return last && last.on >= earliest ? addDays(last.on, 1) : earliest;
+}
+
+export async function storeHours(db: Queryable, at: { deskId: string; stationId: string }, hours: readonly WeatherHour[]): Promise<void> {
+  for (let i = 0; i < hours.length; i += BATCH)
+    await db
+      .insert(weatherHours)
+      .values(hours.slice(i, i + BATCH).map(({ on, hour, tempC, humidityPct, wet }) => ({ ...at, on, hour, tempC, humidityPct, wet })))
+      .onConflictDoNothing();
+}
+
+/** Measured hours of a station up to a day, as far back as they are kept. */
+export async function readHours(db: Queryable, stationId: string, until: IsoDate): Promise<WeatherHour[]> {
+  const rows = await db
+    .select({ on: weatherHours.on, hour: weatherHours.hour, tempC: weatherHours.tempC, humidityPct: weatherHours.humidityPct, wet: weatherHours.wet })
+    .from(weatherHours)
+    .where(and(eq(weatherHours.stationId, stationId), gte(weatherHours.on, addDays(until, -HOURS_KEPT_DAYS)), lte(weatherHours.on, until)))
+    .orderBy(asc(weatherHours.on), asc(weatherHours.hour));
+  return rows.map((row) => ({ ...row, measured: true }));
+}
+
 /**
  * Brings one station up to a day and fetches what is foretold from there on. Trouble with the service is noted on the station, and nothing
  * that is there is lost.
@@ -64,8 +97,11 @@ export async function fetchStation(
     const from = last ? addDays(last.on, 1) : addDays(until, -FIRST_DAYS);
     const days = from <= until ? await client.daily(station.name, from, until) : [];
     const ahead = await client.forecast(station.name, until, FORECAST_DAYS);
+    const hoursFrom = await hoursMissingFrom(db, station.id, until);
+    const hours = hoursFrom <= until ? await client.hourly(station.name, hoursFrom, until) : [];
     await db.transaction(async (tx) => {
       await storeDays(tx, at, days);
+      await storeHours(tx, at, hours);
       await tx.delete(forecastDays).where(eq(forecastDays.stationId, station.id));
       await tx.insert(forecastDays).values(ahead.map((day) => ({ ...day, ...at, issuedOn: until })));
     });

@@ -65,6 +65,9 @@ describe('fetching', () => {
       trouble: null,
       fetchedAt: NOW.toISOString(),
     });
+    const hours = (await desk.agent.get(`/api/stations/${harbour!.id}/hours`)).body as { on: string; hour: number }[];
+    expect(hours).toHaveLength(61 * 24);
+    expect(hours.at(-1)).toMatchObject({ on: '2026-06-18', hour: 23 });
     const forecast = (await desk.agent.get(`/api/stations/${harbour!.id}/forecast`)).body as { on: string }[];
     expect(forecast.map(({ on }) => on).slice(0, 2)).toEqual(['2026-06-18', '2026-06-19']);
   });
@@ -127,6 +130,16 @@ describe('station files', () => {
     expect(tenths.view.layout).toMatchObject({ dateOrder: 'dmy', temperatureUnit: 'tenths-C', rainUnit: 'tenths-mm' });
     expect(tenths.days[1]).toMatchObject({ on: '2026-05-13', minC: 9.1, maxC: 18.8 });
     expect(tenths.days[0]!.rainMm).toBe(5.2);
+  });
+  it('of hours: leaf wetness as the sensor says, days made of whole days only, impossible hours told', () => {
+    const day = (on: string, hours: number) =>
+      Array.from({ length: hours }, (_, h) => `${on}T${String(h).padStart(2, '0')}:00,${10 + h / 2},80,${h < 5 ? 60 : 0},0.2`);
+    const text = ['time,temp,humidity,leaf_wetness,rain', ...day('2026-06-01', 24), ...day('2026-06-02', 7), '2026-06-02T25:00,12,80,0,0'].join('\n');
+    const { days, hours, view } = readDays(text, null);
+    expect(hours).toHaveLength(31);
+    expect(hours.filter(({ wet }) => wet)).toHaveLength(10);
+    expect(days).toEqual([{ on: '2026-06-01', minC: 10, maxC: 21.5, rainMm: expect.closeTo(4.8, 9), windMs: null, humidityPct: 80 }]);
+    expect(view.faults).toEqual([{ line: 33, detail: 'time: "2026-06-02T25:00" has no hour from 0 to 23' }]);
   });
   it('that were cut off, or name no columns, say what is missing', () => {
     expect(readDays('date,min,max\n2026-05-01,8,20\n2026-05-0', null).view.faults).toEqual([{ line: 3, detail: 'the line is cut off' }]);

@@ -80,7 +80,12 @@ export function useSeason(
   series: WeatherSeries | undefined,
   input: (Omit<SeasonInput, 'series' | 'plants'> & { hosts: string[] }) | null,
 ): SeasonReport | null {
-  const key = input && series ? JSON.stringify({ ...input, station: series.station, last: series.days.at(-1)?.on }) : null;
+  // two months of hours would make a long key: their ends tell them apart
+  const ends = (list: readonly { on: string }[] | undefined) => [list?.length, list?.at(-1)?.on];
+  const key =
+    input && series
+      ? JSON.stringify({ ...input, hours: ends(input.hours), forecast: ends(input.forecast), station: series.station, last: series.days.at(-1)?.on })
+      : null;
   return useEngine(edition, key, async (engine) => engine.season(edition?.version ?? '', input!, (await weatherKey(engine, series ?? null))!));
 }
 

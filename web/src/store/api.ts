@@ -18,6 +18,7 @@ import type { DeskSeason } from '@sounding/contract/season.ts';
 import type { SettingsView } from '@sounding/contract/settings.ts';
 import type { StationImportView, StationLayout, StationState } from '@sounding/contract/stations.ts';
 import type { Edition, LossTable } from '@sounding/core/edition/edition.ts';
+import type { WeatherHour } from '@sounding/core/season/hourly.ts';
 import type { WeatherDay, WeatherSeries } from '@sounding/core/season/weather.ts';
 import type { JurisdictionRule, Label } from '@sounding/core/treatment/label.ts';
 
@@ -99,6 +100,10 @@ export const api = createApi({
       query: ({ stationId }) => `/stations/${stationId}/forecast`,
       providesTags: ['Stations'],
     }),
+    hours: build.query<WeatherHour[], { stationId: string; today: string }>({
+      query: ({ stationId }) => `/stations/${stationId}/hours`,
+      providesTags: ['Stations'],
+    }),
     stations: build.query<StationState[], void>({ query: () => '/stations', providesTags: ['Stations'], keepUnusedDataFor: 0 }),
     fetchStations: build.mutation<StationState[], void>({ query: () => ({ url: '/stations/fetch', method: 'POST' }), invalidatesTags: ['Stations'] }),
     importStation: build.mutation<StationImportView, { id: string; text: string; layout?: StationLayout; apply: boolean }>({
@@ -154,6 +159,7 @@ export const {
   useWriteLossesMutation,
   useForecastQuery,
   useStationsQuery,
+  useHoursQuery,
   useFetchStationsMutation,
   useImportStationMutation,
   useAddStationMutation,

@@ -119,11 +119,30 @@ export function CircumstancesPanel({ set, standing, cause, today, onChange }: Pr
         read={isRead('recurs')}
         onChange={(recurs) => onChange({ recurs })}
       />
+      <Choice
+        label="At stake"
+        options={[
+          { id: 'looks', say: 'looks' },
+          { id: 'crop', say: 'the crop' },
+          { id: 'life', say: 'its life' },
+        ]}
+        value={known.atStake}
+        onChange={(atStake) => onChange({ atStake })}
+      />
+      <Choice
+        label="Season left"
+        options={[
+          { id: 'most', say: 'most of it' },
+          { id: 'little', say: 'little' },
+        ]}
+        value={known.seasonLeft}
+        onChange={(seasonLeft) => onChange({ seasonLeft })}
+      />
       {(
         [
           ['edible', 'Eaten'],
           ['inBloom', 'In flower'],
-          ['nearWater', 'Water near'],
+          ['nearWater', 'Water, slope'],
           ['children', 'Children'],
           ['pets', 'Pets'],
         ] as const

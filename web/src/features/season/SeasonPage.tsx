@@ -8,7 +8,7 @@ import { sunTimes } from '@sounding/core/season/sun.ts';
 import { sayDay, sayShortDay } from '../../app/dates.ts';
 import { useDesk } from '../../app/routes.tsx';
 import { usePlantYear, useSeason, useTracks } from '../../engine/engine.ts';
-import { problemText, useDeskSeasonQuery, useForecastQuery, useStationsQuery, useWeatherQuery } from '../../store/api.ts';
+import { problemText, useDeskSeasonQuery, useForecastQuery, useHoursQuery, useStationsQuery, useWeatherQuery } from '../../store/api.ts';
 import { Pick } from '../../ui/choice.tsx';
 import { Button, Notice } from '../../ui/controls.tsx';
 import { Aside, Lines, useLibrary } from '../library/parts.tsx';
@@ -162,13 +162,15 @@ export function SeasonPage() {
   const { today, climate, hemisphere } = session.desk;
   const { data: series, error } = useWeatherQuery({ stationId, until: today }, { skip: stationId === '' });
   const { data: forecast } = useForecastQuery({ stationId, today }, { skip: stationId === '' });
+  const { data: hours } = useHoursQuery({ stationId, today }, { skip: stationId === '' });
   const { data: states } = useStationsQuery();
   const { data: desk } = useDeskSeasonQuery();
   const input = useMemo(
     () =>
-      station && forecast && desk
+      station && forecast && desk && hours
         ? {
             forecast,
+            hours,
             today,
             climate,
             hemisphere,
@@ -177,7 +179,7 @@ export function SeasonPage() {
             hosts: desk.plants.map(({ hostId }) => hostId),
           }
         : null,
-    [station, forecast, desk, today, climate, hemisphere],
+    [station, forecast, hours, desk, today, climate, hemisphere],
   );
   const report = useSeason(edition ?? undefined, series, input);
   const spans = useMemo(
@@ -323,8 +325,8 @@ export function SeasonPage() {
           <section className="wide" aria-label="Disease weather">
             <h2>Disease weather</h2>
             <Aside>
-              ! infection likely, !! strong, · near; hatched: out of its season; days foretold in italics. The rules speak of the weather only. Hours
-              are estimated from daily figures.
+              ! infection likely, !! strong, · near; hatched: out of its season; days foretold in italics. The rules speak of the weather only.{' '}
+              {report.measuredShare >= 0.9 ? 'Hours are the station’s own; those ahead are estimated.' : 'Hours are estimated from daily figures.'}
             </Aside>
             <IndexTable runs={report.indices} />
           </section>
