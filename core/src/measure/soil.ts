@@ -1,11 +1,6 @@
 import { sayAmount } from '../quantities/units.ts';
-import { bothMasses, bothVolumes, round3, said, SumFault, type SumDefinition } from './sum.ts';
+import { bothMasses, bothVolumes, round3, said, SumFault, TEXTURES, type SumDefinition } from './sum.ts';
 
-const TEXTURES = [
-  { id: 'sand', say: 'sand' },
-  { id: 'loam', say: 'loam' },
-  { id: 'clay', say: 'clay' },
-] as const;
 type Texture = (typeof TEXTURES)[number]['id'];
 
 /** Elemental sulphur to lower, ground limestone to raise, by one unit of pH in the top 15 cm, g a m² (memory: rounded from common tables). */

@@ -1,5 +1,5 @@
 import type { Mark } from '../edition/edition.ts';
-import { exact, inBase, type Amount, type Dimension, type Unit } from '../quantities/units.ts';
+import { inBase, type Amount, type Dimension, type Unit } from '../quantities/units.ts';
 
 /** A sum of the bench: what it asks for, and how it is worked out. Nothing here knows of a screen. */
 export interface SumDefinition {
@@ -111,14 +111,12 @@ export class SumValues {
   }
 }
 
-export const isAmount = (value: string): boolean => {
-  try {
-    exact(value);
-    return true;
-  } catch {
-    return false;
-  }
-};
+/** Soils by feel, as the sums of water and of lime know them. */
+export const TEXTURES = [
+  { id: 'sand', say: 'sand' },
+  { id: 'loam', say: 'loam' },
+  { id: 'clay', say: 'clay' },
+] as const;
 
 /** 3 significant figures, without trailing noughts. */
 export const round3 = (value: number): string => (value === 0 ? '0' : String(Number(value.toPrecision(3))));

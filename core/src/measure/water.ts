@@ -1,12 +1,7 @@
 import { AVAILABLE_MM_PER_M, type SoilTexture } from '../season/waterBalance.ts';
 import { sayAmount } from '../quantities/units.ts';
-import { bothLengths, bothMasses, bothVolumes, round3, said, SumFault, type SumDefinition } from './sum.ts';
+import { bothLengths, bothMasses, bothVolumes, round3, said, SumFault, TEXTURES, type SumDefinition } from './sum.ts';
 
-const TEXTURES = [
-  { id: 'sand', say: 'sand' },
-  { id: 'loam', say: 'loam' },
-  { id: 'clay', say: 'clay' },
-] as const;
 /** How deep the soil is to be wet, cm (common practice, practice of the rod). */
 export const DEPTH_TARGET_CM = { tree: [60, 90], shrub: [30, 60], flower: [15, 30] } as const;
 /** A soil is watered when about half of what it can give is gone (FAO-56 table 22). */

@@ -17,26 +17,11 @@ import {
   useWriteRuleMutation,
 } from '../../store/api.ts';
 import { Button, Notice, TextField } from '../../ui/controls.tsx';
+import { Ledger } from '../../ui/ledger.ts';
 import { LabelForm, NEW_LABEL } from './LabelForm.tsx';
 import { Aside, Crumb, Sheet } from './parts.tsx';
 
-const Table = styled.table`
-  border-collapse: collapse;
-  width: 100%;
-  margin: 8px 0 12px;
-  th {
-    text-align: left;
-    font-weight: 400;
-    font-size: 13px;
-    color: ${({ theme }) => theme.inkSoft};
-  }
-  th,
-  td {
-    padding: 5px 14px 5px 0;
-    border-bottom: 1px solid ${({ theme }) => theme.rule};
-    vertical-align: baseline;
-    line-height: 1.3;
-  }
+const Table = styled(Ledger)`
   .name {
     font:
       600 18px/1.2 'Alegreya',

@@ -6,6 +6,7 @@ import { sayDay } from '../../app/dates.ts';
 import { useDesk } from '../../app/routes.tsx';
 import { problemText, useLearningQuery, useSetBackLearningMutation, useTakeOverLearningMutation } from '../../store/api.ts';
 import { Button, Notice } from '../../ui/controls.tsx';
+import { Ledger } from '../../ui/ledger.ts';
 import { Aside, Crumb, Sheet, useLibrary } from './parts.tsx';
 
 const Row = styled.p`
@@ -15,21 +16,7 @@ const Row = styled.p`
   flex-wrap: wrap;
   margin: 12px 0;
 `;
-const Table = styled.table`
-  border-collapse: collapse;
-  width: 100%;
-  th {
-    text-align: left;
-    font-weight: 400;
-    font-size: 13px;
-    color: ${({ theme }) => theme.inkSoft};
-  }
-  th,
-  td {
-    padding: 4px 14px 4px 0;
-    border-bottom: 1px solid ${({ theme }) => theme.rule};
-    vertical-align: baseline;
-  }
+const Table = styled(Ledger)`
   .figure {
     text-align: right;
     font-variant-numeric: tabular-nums;

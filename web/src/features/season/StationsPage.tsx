@@ -9,25 +9,9 @@ import { useDesk } from '../../app/routes.tsx';
 import { problemText, useAddStationMutation, useFetchStationsMutation, useImportStationMutation, useStationsQuery } from '../../store/api.ts';
 import { Pick } from '../../ui/choice.tsx';
 import { Button, Notice, TextField } from '../../ui/controls.tsx';
+import { Ledger } from '../../ui/ledger.ts';
 import { Aside, Crumb, Sheet } from '../library/parts.tsx';
 
-const Table = styled.table`
-  border-collapse: collapse;
-  width: 100%;
-  margin: 8px 0 14px;
-  th {
-    text-align: left;
-    font-weight: 400;
-    font-size: 13px;
-    color: ${({ theme }) => theme.inkSoft};
-  }
-  th,
-  td {
-    padding: 5px 14px 5px 0;
-    border-bottom: 1px solid ${({ theme }) => theme.rule};
-    vertical-align: baseline;
-  }
-`;
 const Grid = styled.div`
   display: grid;
   grid-template-columns: repeat(5, minmax(0, 1fr));
@@ -138,7 +122,7 @@ export function StationsPage() {
           {problemText(problem)}
         </Notice>
       )}
-      <Table>
+      <Ledger>
         <thead>
           <tr>
             <th>Station</th>
@@ -184,7 +168,7 @@ export function StationsPage() {
             </tr>
           ))}
         </tbody>
-      </Table>
+      </Ledger>
       <Row>
         <Button isDisabled={fetching.isLoading} onPress={() => void fetchNow()}>
           Fetch now
@@ -211,7 +195,7 @@ export function StationsPage() {
               missing: {from} to {to}
             </Aside>
           ))}
-          <Table>
+          <Ledger>
             <thead>
               <tr>
                 {['day', 'minimum °C', 'maximum °C', 'rain mm', 'wind m/s', 'humidity %'].map((head) => (
@@ -228,7 +212,7 @@ export function StationsPage() {
                 </tr>
               ))}
             </tbody>
-          </Table>
+          </Ledger>
           <Row>
             <Button weight="act" isDisabled={brought.view.days === 0} onPress={() => void take()}>
               Take {brought.view.days} days over
