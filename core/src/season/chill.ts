@@ -32,18 +32,24 @@ export function dynamicFixing(tempC: number): number {
   return x / (1 + x);
 }
 
-/** Portions by the dynamic model: an intermediate builds up in the cold, breaks down in warmth, and is fixed for good once it is full. */
-export function chillPortions(hoursC: readonly number[]): number {
+/**
+ * Portions by the dynamic model, summed up to and including each hour: an intermediate builds up in the cold, breaks down in warmth, and is
+ * fixed for good once it is full.
+ */
+export function chillPortionsByHour(hoursC: readonly number[]): number[] {
   let intermediate = 0;
   let portions = 0;
-  for (const tempC of hoursC) {
+  return hoursC.map((tempC) => {
     const { make, undo } = dynamicRates(tempC);
     const level = make / undo;
     intermediate = level - (level - intermediate) * Math.exp(-undo);
-    if (intermediate < 1) continue;
-    const fixed = intermediate * dynamicFixing(tempC);
-    portions += fixed;
-    intermediate -= fixed;
-  }
-  return portions;
+    if (intermediate >= 1) {
+      const fixed = intermediate * dynamicFixing(tempC);
+      portions += fixed;
+      intermediate -= fixed;
+    }
+    return portions;
+  });
 }
+
+export const chillPortions = (hoursC: readonly number[]): number => chillPortionsByHour(hoursC).at(-1) ?? 0;

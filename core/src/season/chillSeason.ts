@@ -1,7 +1,8 @@
 import type { Hemisphere } from '../edition/edition.ts';
 import { addDays, seasonalDate, yearOf, type IsoDate } from './calendar.ts';
-import { chillHours, chillPortions, utahUnits } from './chill.ts';
+import { chillHours, chillPortions, chillPortionsByHour, utahUnits } from './chill.ts';
 import { estimatedHours } from './hourly.ts';
+import { playedOn, type Expected } from './playedOn.ts';
 import type { WeatherSeries } from './weather.ts';
 
 /** Chill of one winter, in the three ways it is counted, beside the same day of earlier winters. */
@@ -13,7 +14,13 @@ export interface ChillSoFar {
   /** Portions by this day in the station's earlier winters: least, median, most; null without any. */
   earlier: [number, number, number] | null;
   years: number;
+  /** When so many portions are reached, as earlier winters went on; null when they are, or are not in most winters. */
+  reaches: (Expected & { portions: number }) | null;
 }
+
+/** Portions that most apples and pears ask for (memory: 50 to 70 by kind). */
+const WANTED_PORTIONS = 60;
+const AHEAD_DAYS = 150;
 
 const BEGINS = '10-01';
 const ENDS = '04-30';
@@ -45,11 +52,21 @@ export function chillSoFar(series: WeatherSeries, today: IsoDate, hemisphere: He
     if (then) earlier.push(chillPortions(then));
   }
   earlier.sort((a, b) => a - b);
+  const sofar = chillPortions(hours);
+  const ahead =
+    sofar >= WANTED_PORTIONS
+      ? null
+      : playedOn(series, today, AHEAD_DAYS, (days) => {
+          const temps = estimatedHours(days, latDegrees).map(({ tempC }) => tempC);
+          const hour = chillPortionsByHour(temps).findIndex((more) => sofar + more >= WANTED_PORTIONS);
+          return hour < 0 ? null : Math.floor(hour / 24);
+        });
   return {
     since,
     hours: chillHours(hours),
     utah: utahUnits(hours),
-    portions: chillPortions(hours),
+    portions: sofar,
+    reaches: ahead && { ...ahead, portions: WANTED_PORTIONS },
     earlier: earlier.length === 0 ? null : [earlier[0]!, earlier[Math.floor(earlier.length / 2)]!, earlier[earlier.length - 1]!],
     years: earlier.length,
   };

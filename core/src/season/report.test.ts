@@ -83,6 +83,12 @@ describe('season at a station', () => {
     expect(report.evapotranspirationMm).toBeGreaterThan(20);
     expect(report.evapotranspirationMm).toBeLessThan(50);
     expect(report.bedMissingMm).toBeGreaterThanOrEqual(0);
+    expect(report.bedDue || report.bedDueOn === null || report.bedDueOn.on > '2026-06-14').toBe(true);
+    const soaked = { ...series, days: series.days.map((day) => (day.on > '2026-06-09' ? { ...day, rainMm: 30 } : day)) };
+    const wet = seasonReport(edition, { ...input, series: soaked });
+    expect(wet.bedDue).toBe(false);
+    expect(wet.bedDueOn).toMatchObject({ years: 4 });
+    expect(wet.bedDueOn!.on > '2026-06-16').toBe(true);
   });
 });
 
@@ -93,6 +99,9 @@ describe('chill and care', () => {
     expect(winter).toMatchObject({ since: '2025-10-01', years: 3 });
     expect(winter.hours).toBeGreaterThan(300);
     expect(winter.portions).toBeGreaterThan(20);
+    const early = seasonReport(edition, { ...input, series: years('2020-01-01', '2025-12-20'), today: '2025-12-20', forecast: [] }).chill!;
+    expect(early.reaches).toMatchObject({ portions: 60 });
+    expect(early.reaches!.on > '2025-12-20' && early.reaches!.early <= early.reaches!.on && early.reaches!.on <= early.reaches!.late).toBe(true);
     expect(winter.earlier![0]).toBeLessThanOrEqual(winter.earlier![2]);
   });
   it('has work at its turn for plants the desk is asked about', () => {

@@ -6,6 +6,7 @@ import { chillSoFar, type ChillSoFar } from './chillSeason.ts';
 import { hoursWith, type WeatherHour } from './hourly.ts';
 import { DISEASE_INDICES } from './indices/all.ts';
 import { INDEX_IDS, type IndexDay, type IndexId } from './indices/index.ts';
+import { playedOn, type Expected } from './playedOn.ts';
 import { waterBalance } from './waterBalance.ts';
 import type { WeatherDay, WeatherSeries } from './weather.ts';
 import { windowStanding, type SeasonContext, type WindowStanding } from './windows.ts';
@@ -57,6 +58,8 @@ export interface SeasonReport {
   /** A bed of loam with roots of 30 cm: what it lacks, mm; null without a record. */
   bedMissingMm: number | null;
   bedDue: boolean;
+  /** When it will want water, as earlier years went on from here; null when it wants it now or in most years rain comes first. */
+  bedDueOn: Expected | null;
   /** Rain and evapotranspiration of the last seven days, mm. */
   rainMm: number;
   evapotranspirationMm: number;
@@ -82,6 +85,7 @@ const EVENT_DAYS = 21;
 const INDEX_DAYS = 14;
 /** Early blight counts from planting out; indices that run need a run-up. */
 const RUN_UP_DAYS = 60;
+const BED_AHEAD_DAYS = 45;
 const BED = { texture: 'loam', rootM: 0.3, cropFactor: 1, readyShare: 0.5 } as const;
 
 /** At which turn a window stands within the days looked at; null = at none. */
@@ -137,6 +141,13 @@ export function seasonReport(edition: Edition, input: SeasonInput): SeasonReport
   const week = runUp.slice(-7);
   const balance = waterBalance(runUp, BED, latDegrees, altitudeM);
   const lastWeek = balance.slice(-7);
+  const missing = balance[balance.length - 1]?.missingMm ?? 0;
+  const bedDueOn = balance[balance.length - 1]?.due
+    ? null
+    : playedOn(series, today, BED_AHEAD_DAYS, (ahead) => {
+        const at = waterBalance(ahead, BED, latDegrees, altitudeM, missing).findIndex(({ due: wants }) => wants);
+        return at < 0 ? null : at;
+      });
   return {
     due,
     measuredShare: runUp.length === 0 ? 0 : new Set(hours.filter((hour) => hour.measured).map(({ on }) => on)).size / runUp.length,
@@ -163,6 +174,7 @@ export function seasonReport(edition: Edition, input: SeasonInput): SeasonReport
     events: recentEvents(series, today, EVENT_DAYS),
     bedMissingMm: balance[balance.length - 1]?.missingMm ?? null,
     bedDue: balance[balance.length - 1]?.due ?? false,
+    bedDueOn,
     rainMm: week.reduce((sum, { rainMm }) => sum + (rainMm ?? 0), 0),
     evapotranspirationMm: lastWeek.reduce((sum, { evapotranspirationMm }) => sum + evapotranspirationMm, 0),
   };

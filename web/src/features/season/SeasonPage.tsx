@@ -298,7 +298,7 @@ export function SeasonPage() {
               <dd>
                 {report.bedMissingMm === null
                   ? 'not known'
-                  : `${report.bedMissingMm.toFixed(0)} mm (${report.bedMissingMm.toFixed(0)} litres a m²)${report.bedDue ? ': water now' : ': not yet due'}`}
+                  : `${report.bedMissingMm.toFixed(0)} mm (${report.bedMissingMm.toFixed(0)} litres a m²)${report.bedDue ? ': water now' : report.bedDueOn ? `: due about ${sayShortDay(report.bedDueOn.on)} (${sayShortDay(report.bedDueOn.early)} – ${sayShortDay(report.bedDueOn.late)}, 8 in 10 years)` : ': not yet due'}`}
               </dd>
               {report.chill && (
                 <>
@@ -307,6 +307,9 @@ export function SeasonPage() {
                     {report.chill.portions.toFixed(0)} portions, {report.chill.hours} hours, {report.chill.utah.toFixed(0)} Utah units
                     {report.chill.earlier
                       ? `; by this day ${report.chill.earlier[0].toFixed(0)} to ${report.chill.earlier[2].toFixed(0)} portions in ${report.chill.years} earlier winters`
+                      : ''}
+                    {report.chill.reaches
+                      ? `; ${report.chill.reaches.portions} portions about ${sayShortDay(report.chill.reaches.on)} (${sayShortDay(report.chill.reaches.early)} – ${sayShortDay(report.chill.reaches.late)}, 8 in 10 winters)`
                       : ''}
                   </dd>
                 </>
