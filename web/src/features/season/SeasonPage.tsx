@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { styled } from 'styled-components';
 import type { DegreeDaySpan } from '@sounding/core/edition/edition.ts';
+import type { WeatherEvent } from '@sounding/core/season/extremes.ts';
 import type { DueWindow } from '@sounding/core/season/report.ts';
 import { biofixBefore } from '@sounding/core/season/crossing.ts';
 import { sunTimes } from '@sounding/core/season/sun.ts';
@@ -99,7 +100,24 @@ const Facts = styled.dl`
 `;
 /** Shown of each turn before "and more". */
 const SHOWN = 9;
-const EVENT_WORDS = { frost: '°C frost', heat: '°C heat', 'heavy-rain': 'mm of rain', gale: 'm/s of wind' } as const;
+const EVENT_WORDS = { frost: ['frost', '°C'], heat: ['heat', '°C'], 'heavy-rain': ['cloudburst', 'mm'], gale: ['gale', 'm/s'] } as const;
+
+/** "frost on 12 days, −5 °C on 19 Dec; heat on …": each kind once, with its worst day. */
+function eventsInWords(events: readonly WeatherEvent[]): string {
+  return (Object.keys(EVENT_WORDS) as WeatherEvent['what'][])
+    .flatMap((what) => {
+      const own = events.filter((event) => event.what === what);
+      const worst = own.reduce<WeatherEvent | null>(
+        (a, b) => (a === null || (what === 'frost' ? b.value < a.value : b.value > a.value) ? b : a),
+        null,
+      );
+      if (!worst) return [];
+      const [word, unit] = EVENT_WORDS[what];
+      const figure = `${worst.value.toFixed(0).replace(/^-0$/, '0').replace('-', '−')} ${unit} on ${sayShortDay(worst.on)}`;
+      return [own.length === 1 ? `${word}, ${figure}` : `${word} on ${own.length} days, ${figure}`];
+    })
+    .join('; ');
+}
 const PLAIN: DegreeDaySpan = { baseC: 10, biofix: '01-01', from: 0, to: 0 };
 
 function when({ turn, inDays, timing }: Pick<DueWindow, 'turn' | 'inDays' | 'timing'>): string {
@@ -285,11 +303,7 @@ export function SeasonPage() {
             <h2 className="next">Weather that plants show</h2>
             <Facts>
               <dt>Last three weeks</dt>
-              <dd>
-                {report.events.length === 0
-                  ? 'nothing harsh'
-                  : report.events.map(({ on, what, value }) => `${sayShortDay(on)}: ${value.toFixed(0)} ${EVENT_WORDS[what]}`).join('; ')}
-              </dd>
+              <dd>{report.events.length === 0 ? 'nothing harsh' : eventsInWords(report.events)}</dd>
               <dt>Water, seven days</dt>
               <dd>
                 {report.rainMm.toFixed(0)} mm fell, {report.evapotranspirationMm.toFixed(0)} mm went
