@@ -3,7 +3,7 @@ import { UNLISTED, WORDING } from '../edition/edition.ts';
 import { enoughToAnswer, type Enough } from '../diagnosis/enough.ts';
 import { evidenceFor, unexplainedBy, type Evidence } from '../diagnosis/evidence.ts';
 import { learnFrom, type Learned } from '../diagnosis/learning.ts';
-import { EVIDENCE_WEIGHT, modelForSituation, type DiagnosticModel } from '../diagnosis/model.ts';
+import { modelForSituation, type DiagnosticModel } from '../diagnosis/model.ts';
 import { contradictions, overturnings, type Overturning } from '../diagnosis/overturn.ts';
 import { findPair, type Pair } from '../diagnosis/pairs.ts';
 import { posteriorOf, termsOf, type Reading } from '../diagnosis/posterior.ts';
@@ -125,12 +125,11 @@ export class Consultant {
     const key = [input.host, month, input.climate, input.hemisphere, input.setting].join('|');
     const known = this.models.get(key);
     if (known) return known;
-    const elicited = modelForSituation(
+    const model = modelForSituation(
       this.edition,
       { plant, month, climate: input.climate, hemisphere: input.hemisphere, setting: input.setting },
       { likeness: this.likeness, learned: this.learned },
     );
-    const model = { ...elicited, evidenceWeight: EVIDENCE_WEIGHT };
     this.models.set(key, model);
     return model;
   }

@@ -35,11 +35,7 @@ export function evidenceFor(model: DiagnosticModel, terms: readonly Term[], caus
       weight += prior;
     }
     const ratio = weight > 0 ? (log[c] ?? 0) - Math.log(others / weight) : 0;
-    return {
-      finding: finding?.id ?? WORDING,
-      answers: reports.map((r) => r.answer),
-      decibans: ((model.evidenceWeight ?? 1) * 10 * ratio) / Math.LN10,
-    };
+    return { finding: finding?.id ?? WORDING, answers: reports.map((r) => r.answer), decibans: (10 * ratio) / Math.LN10 };
   });
 }
 

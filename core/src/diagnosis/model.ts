@@ -37,17 +37,9 @@ export interface DiagnosticModel {
   logPrior: Float64Array;
   findings: ModelFinding[];
   findingIndex: Map<string, number>;
-  /** What evidence counts for against the prior; 1 where left out. See EVIDENCE_WEIGHT. */
-  evidenceWeight?: number;
   /** Natural log of P(words | cause) ÷ P(words on any call), by cause, for the way a thing was put. */
   wording?: (text: string) => Float64Array;
 }
-
-/**
- * Reports are weighed cautiously one by one (channels, families, background noise), which together says too little: evidence counts for this
- * much more than the sum. Fitted on callers drawn by the prior with one seed, judged on others; see docs/diagnosis.md.
- */
-export const EVIDENCE_WEIGHT = 1.2;
 
 export interface Situation {
   plant: Plant | null;

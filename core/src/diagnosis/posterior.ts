@@ -116,7 +116,7 @@ export function normalise(logWeights: Float64Array): Float64Array {
 
 /** Log weights of all causes: the prior, and what the terms say, those of one family together. */
 export function logWeights(model: DiagnosticModel, terms: readonly Term[]): Float64Array {
-  const log = new Float64Array(model.logPrior.length);
+  const log = Float64Array.from(model.logPrior);
   const families = new Map<string, Term[]>();
   const add = (more: Float64Array): void => {
     for (let c = 0; c < log.length; c++) log[c] = (log[c] ?? 0) + (more[c] ?? 0);
@@ -127,8 +127,7 @@ export function logWeights(model: DiagnosticModel, terms: readonly Term[]): Floa
     else families.set(family, [...(families.get(family) ?? []), term]);
   }
   for (const kin of families.values()) add(kin.length === 1 ? kin[0]!.log : familyLogRatio(kin));
-  const weight = model.evidenceWeight ?? 1;
-  return log.map((evidence, c) => (model.logPrior[c] ?? 0) + weight * evidence);
+  return log;
 }
 
 /** Posterior from terms that have been worked out already. */
