@@ -99,6 +99,8 @@ describe('what leaves the desk', () => {
     expect(text).toContain('DTSTART;VALUE=DATE:20260615');
     expect(text).toContain('DTSTART;VALUE=DATE:20260628');
     expect(text).not.toContain('20260705');
+    expect((await desk.agent.get(`/api/questions/${questionId}/plan.ics?note=2027-04-30`)).text).toContain('DTSTART;VALUE=DATE:20270430');
+    expect((await desk.agent.get(`/api/questions/${questionId}/plan.ics?note=soon`)).status).toBe(400);
     expect(text.replace(/\r\n /g, '')).toContain('Lakewash Soap');
   });
 });

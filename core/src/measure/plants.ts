@@ -1,12 +1,6 @@
 import { sayAmount } from '../quantities/units.ts';
 import { bothLengths, bothVolumes, round3, said, SumFault, type SumDefinition } from './sum.ts';
 
-/** Share of the girth that a wound of this width takes: the arc over π · diameter; a width is a chord, so the arc is a little longer. */
-export function woundShare(widthCm: number, diameterCm: number): number {
-  const half = Math.min(1, widthCm / diameterCm);
-  return (diameterCm * Math.asin(half)) / (Math.PI * diameterCm);
-}
-
 /** What to expect by the share of girth lost (memory: arborists' working classes). */
 const OUTLOOK: readonly { below: number; say: string }[] = [
   { below: 0.25, say: 'it will close over; the tree carries it' },

@@ -1,4 +1,4 @@
-import { dewPointC, saturationKPa, vapourKPa } from './air.ts';
+import { saturationKPa, vapourKPa } from './air.ts';
 import { daylightOn } from './sun.ts';
 import type { IsoDate } from './calendar.ts';
 import type { WeatherDay } from './weather.ts';
@@ -74,5 +74,3 @@ export function hoursWith(measured: readonly WeatherHour[], days: readonly Weath
   const estimated = estimatedHours(days, latDegrees);
   return days.flatMap(({ on }) => (whole(on) ? [...byDay.get(on)!].sort((a, b) => a.hour - b.hour) : estimated.filter((hour) => hour.on === on)));
 }
-
-export const dewPointOf = (day: { minC: number; maxC: number }, humidityPct: number): number => dewPointC(vapourKPa(day.minC, day.maxC, humidityPct));

@@ -1,6 +1,6 @@
 import Fraction from 'fraction.js';
 import { atLeast, measurable } from '../quantities/measurable.ts';
-import { dimensionOf, exact, fromBase, inBase, sayAmount, type Amount, type Unit, type UnitSystem } from '../quantities/units.ts';
+import { dimensionOf, fromBase, inBase, sayAmount, type Amount, type Unit, type UnitSystem } from '../quantities/units.ts';
 import { refusedUse, type Label, type LabelContext, type LabelUse, type Refusal } from './label.ts';
 
 /** What the caller has to put it on with. */
@@ -260,8 +260,3 @@ export function doseInWords(d: Dose, use: LabelUse, label: Label, edible = true)
   ].filter(Boolean);
   return `${label.name}: ${d.say}${again}.${waits.length > 0 ? ` Then ${waits.join('; ')}.` : ''}`;
 }
-
-export const parsedAmount = (value: string, unit: Unit): Amount => {
-  exact(value);
-  return { value, unit };
-};

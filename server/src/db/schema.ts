@@ -59,6 +59,9 @@ export const stations = pgTable('stations', {
   fetched: boolean().notNull().default(false),
 });
 
+/** What a station measures or a service foretells of one day; null = not known. */
+const dayFigures = () => ({ minC: real(), maxC: real(), rainMm: real(), windMs: real(), humidityPct: real() });
+
 export const weatherDays = pgTable(
   'weather_days',
   {
@@ -67,11 +70,7 @@ export const weatherDays = pgTable(
       .notNull()
       .references(() => stations.id),
     on: date().notNull(),
-    minC: real(),
-    maxC: real(),
-    rainMm: real(),
-    windMs: real(),
-    humidityPct: real(),
+    ...dayFigures(),
   },
   (t) => [primaryKey({ columns: [t.stationId, t.on] })],
 );
@@ -86,11 +85,7 @@ export const forecastDays = pgTable(
       .references(() => stations.id),
     on: date().notNull(),
     issuedOn: date().notNull(),
-    minC: real(),
-    maxC: real(),
-    rainMm: real(),
-    windMs: real(),
-    humidityPct: real(),
+    ...dayFigures(),
   },
   (t) => [primaryKey({ columns: [t.stationId, t.on] })],
 );

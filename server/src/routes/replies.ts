@@ -1,5 +1,7 @@
 import { desc, eq } from 'drizzle-orm';
 import { Router } from 'express';
+import { z } from 'zod';
+import { dateText } from '@sounding/contract/caseInput.ts';
 import { mailBody, type MailView } from '@sounding/contract/plan.ts';
 import type { Label } from '@sounding/core/treatment/label.ts';
 import { readCaseOfQuestion } from '../db/caseReader.ts';
@@ -24,7 +26,7 @@ export function replyRoutes({ db, library, now, fonts }: Services): Router {
     if (!question.advice) throw new ApiError('conflict', 'Save the reply first: only what the advisor has seen goes out.');
     return { view, question, body: question.advice.body };
   };
-  const calendarOf = async (deskId: string, questionId: string): Promise<string> => {
+  const calendarOf = async (deskId: string, questionId: string, noteFor: string | null): Promise<string> => {
     const { view, question } = await readCaseOfQuestion(db, deskId, questionId);
     const edition = await library.edition(deskId);
     const labels = await standingRecords<Label>(db, deskId, 'label');
@@ -35,7 +37,7 @@ export function replyRoutes({ db, library, now, fonts }: Services): Router {
       about: cause ? `${plant}, ${cause}` : plant,
       plan: question.plan,
       products: Object.fromEntries(labels.map(({ body }) => [body.id, body.name])),
-      noteFor: null,
+      noteFor: noteFor === null ? null : { on: noteFor, why: `The day noted for it: look at it now, and ring if you are not sure. ${LABELS_FIRST}` },
       followUpOn: view.followUpOn,
       caution: LABELS_FIRST,
       stamp: now(),
@@ -43,7 +45,9 @@ export function replyRoutes({ db, library, now, fonts }: Services): Router {
   };
 
   router.get('/questions/:id/plan.ics', async (req, res) => {
-    const text = await calendarOf(whoOf(res).deskId, idParam(req, 'id'));
+    // the day to note follows from the standing, which is worked out where it is looked at
+    const { note } = z.object({ note: dateText.optional() }).parse(req.query);
+    const text = await calendarOf(whoOf(res).deskId, idParam(req, 'id'), note ?? null);
     res.type('text/calendar').set('Content-Disposition', 'attachment; filename="plan.ics"').send(text);
   });
   router.get('/questions/:id/reply.pdf', async (req, res) => {
@@ -60,7 +64,7 @@ export function replyRoutes({ db, library, now, fonts }: Services): Router {
     if (body !== letter.body) throw new ApiError('conflict', 'The saved reply is not the one on this screen: save it, then send.');
     const name = await deskName(deskId);
     const attachments = [{ filename: 'reply.pdf', content: await replyPdf(name, body, fonts), contentType: 'application/pdf' }];
-    const calendar = question.plan && question.plan.applications.length > 0 ? await calendarOf(deskId, questionId) : null;
+    const calendar = question.plan && question.plan.applications.length > 0 ? await calendarOf(deskId, questionId, null) : null;
     const message = await composeMessage(
       {
         from: `${name} <desk@lindwater.example>`,

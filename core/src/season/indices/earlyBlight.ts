@@ -17,9 +17,6 @@ export function severityValue(wetHours: number, meanC: number): number {
   return row && wetHours > 0 ? row.hours.findLastIndex((least) => wetHours >= least) : 0;
 }
 
-/** First spray at 35 values from planting out, the next every 15 to 20 (Pitblado 1988). */
-export const SPRAY_AT = { first: 35, then: 20 } as const;
-
 export const earlyBlight: DiseaseIndex = {
   id: 'early-blight',
   name: 'Early blight of tomato and potato',

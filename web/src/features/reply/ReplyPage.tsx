@@ -110,6 +110,7 @@ export function ReplyPage() {
   }
   if (!view || !question || !edition || !standing || !work.shed) return <Notice>Writing the reply …</Notice>;
   const leader = standing.candidates[0];
+  const { noteFor } = standing.decision;
   const plan = replyPlan(work);
   const composed = composeReply({
     edition,
@@ -179,7 +180,9 @@ export function ReplyPage() {
               PDF
             </a>
           )}
-          {(question.plan?.applications.length ?? 0) > 0 && <a href={`/api/questions/${question.id}/plan.ics`}>Calendar file</a>}
+          {((question.plan?.applications.length ?? 0) > 0 || noteFor) && (
+            <a href={`/api/questions/${question.id}/plan.ics${noteFor ? `?note=${noteFor}` : ''}`}>Calendar file</a>
+          )}
         </Row>
         <SendPanel
           key={question.id}

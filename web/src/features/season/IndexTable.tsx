@@ -1,4 +1,6 @@
+import { Link } from 'react-router';
 import { styled } from 'styled-components';
+import type { Cause } from '@sounding/core/edition/edition.ts';
 import type { IndexRun } from '@sounding/core/season/report.ts';
 import { sayShortDay } from '../../app/dates.ts';
 import { VisuallyHidden } from '../../ui/controls.tsx';
@@ -60,8 +62,9 @@ const Table = styled.table`
 const SIGNS = { none: '', low: '·', risk: '!', high: '!!' } as const;
 
 /** The weather rules of the great diseases over the last days and the next: a sign and a word, never a colour alone. */
-export function IndexTable({ runs }: { runs: readonly IndexRun[] }) {
+export function IndexTable({ runs, causes = [] }: { runs: readonly IndexRun[]; causes?: readonly Cause[] }) {
   const days = runs[0]?.days ?? [];
+  const causeOf = (run: IndexRun) => causes.find(({ index }) => index === run.id)?.id;
   return (
     <Table>
       <thead>
@@ -78,7 +81,7 @@ export function IndexTable({ runs }: { runs: readonly IndexRun[] }) {
         {runs.map((run) => (
           <tr key={run.id}>
             <th className="name" scope="row" title={`${run.cite}; ${MARK_WORDS[run.mark]}`}>
-              {run.name}
+              {causeOf(run) ? <Link to={`/library/cause/${causeOf(run)}`}>{run.name}</Link> : run.name}
               <small>{run.holds}</small>
             </th>
             {run.days.map((day) => (

@@ -345,7 +345,7 @@ export function SeasonPage() {
               ! infection likely, !! strong, · near; hatched: out of its season; days foretold in italics. The rules speak of the weather only.{' '}
               {report.measuredShare >= 0.9 ? 'Hours are the station’s own; those ahead are estimated.' : 'Hours are estimated from daily figures.'}
             </Aside>
-            <IndexTable runs={report.indices} />
+            <IndexTable runs={report.indices} causes={edition.causes} />
           </section>
           <section aria-label="Degree-days">
             <h2>Degree-days against earlier years</h2>
