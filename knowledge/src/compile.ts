@@ -243,6 +243,7 @@ function toLexicon(row: z.infer<typeof lexiconFile>): Lexicon {
     doubts: row.doubts,
     nearby: row.nearby,
     nearbyAfter: row['nearby-after'],
+    likened: row.likened,
     organs: row.organs,
     stopWords: row['stop-words'].split(/\s+/).filter(Boolean),
   };
@@ -256,6 +257,7 @@ const EMPTY_LEXICON: Lexicon = {
   doubts: [],
   nearby: [],
   nearbyAfter: [],
+  likened: [],
   organs: {},
   stopWords: [],
 };

@@ -226,6 +226,7 @@ export const lexiconFile = z.strictObject({
   doubts: z.array(z.string()),
   nearby: z.array(z.string()),
   'nearby-after': z.array(z.string()),
+  likened: z.array(z.string()),
   organs: z.partialRecord(z.enum(ORGANS), z.array(z.string())),
   'stop-words': z.string(),
 });

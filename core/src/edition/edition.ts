@@ -267,6 +267,8 @@ export interface Lexicon {
   nearby: string[];
   /** The same, after the name: "a juniper next door". */
   nearbyAfter: string[];
+  /** Words before a plant's name that make it a picture only: "a lump like a cauliflower". */
+  likened: string[];
   organs: Partial<Record<Organ, string[]>>;
 }
 

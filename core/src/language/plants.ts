@@ -5,7 +5,7 @@ import { tokenise, type Token } from './tokens.ts';
 export interface PlantMention {
   plant: Plant;
   at: number[];
-  /** True when the plant is a neighbour of the one the call is about. */
+  /** True when the plant is not the one the call is about: a neighbour's, a likeness ("a lump like a cauliflower"), or what grows on it. */
   nearby: boolean;
   /** Letters that had to be changed to read the name. */
   distance: number;
@@ -28,6 +28,14 @@ function namesOf(plant: Plant): string[] {
 /** Tokens before and after a name in which a word makes it a neighbour's. */
 const REACH_BEFORE = 2;
 const REACH_AFTER = 3;
+/** Tokens before a name in which a word of likeness makes it only a picture. */
+const REACH_LIKENESS = 3;
+/** "Ivy growing all the way up my oak": words between two names that make the second one the host. */
+const GROWS = /^(grow|climb|twin|wrap|creep)/;
+const ONTO = new Set(['up', 'on', 'onto', 'over', 'in', 'into', 'around', 'round', 'through', 'among']);
+/** Words that may stand between a likeness and its picture. */
+const LINKS = new Set(['a', 'an', 'the', 'some', 'of', 'little', 'small', 'tiny', 'miniature', 'big', 'baby', 'my', 'very']);
+const OVERRUNS = /^(strangl|smother|chok|cover|overgrow|swamp)/;
 
 /** Shorter words are too near each other to guess a plant from a slip: "limey" is no lime. */
 const LEAST_TO_FORGIVE = 6;
@@ -82,9 +90,36 @@ export class PlantNames {
     const besides = (token: Token | undefined): token is Token =>
       token !== undefined && token.clause === first.clause && token.breath === first.breath;
     for (let i = at[0]! - 1; i >= at[0]! - REACH_BEFORE; i--) if (besides(tokens[i]) && nearby.includes(tokens[i]!.word)) return true;
+    if (this.isLikened(tokens, at[0]!)) return true;
     for (let i = last + 1; i <= last + REACH_AFTER && besides(tokens[i]); i++)
       if (nearbyAfter.some((phrase) => phrase.split(' ').every((word, k) => tokens[i + k]?.word === word))) return true;
     return false;
+  }
+
+  /** "The size of a pear", "like a little cabbage": a picture of something else. */
+  private isLikened(tokens: readonly Token[], at: number): boolean {
+    const { likened } = this.edition.lexicon;
+    const { clause, breath } = tokens[at]!;
+    for (let i = at - 1; i >= Math.max(0, at - REACH_LIKENESS); i--) {
+      const here = tokens[i]!;
+      if (here.clause !== clause || here.breath !== breath) return false;
+      if (likened.some((phrase) => phrase.split(' ').every((word, k, words) => tokens[i - words.length + 1 + k]?.word === word)))
+        return !/^(would|i|d)$/.test(tokens[i - 1]?.word ?? ''); // "I would like a rose" wishes for one
+      if (!LINKS.has(here.word)) return false;
+    }
+    return false;
+  }
+
+  /** Of two plants in one breath, the one that grows over the other is not the one the call is about. */
+  private static guests(tokens: readonly Token[], mentions: readonly PlantMention[]): PlantMention[] {
+    return mentions.map((mention, index) => {
+      const next = mentions[index + 1];
+      const from = mention.at[mention.at.length - 1]!;
+      if (!next || next.plant.generic || tokens[next.at[0]!]!.clause !== tokens[from]!.clause) return mention;
+      const between = tokens.slice(from + 1, next.at[0]).map(({ word }) => word);
+      const grows = between.some((word) => GROWS.test(word)) && between.some((word) => ONTO.has(word));
+      return grows || between.some((word) => OVERRUNS.test(word)) ? { ...mention, nearby: true } : mention;
+    });
   }
 
   /** Mentions in the order they are spoken, longest names first where they overlap. */
@@ -112,7 +147,10 @@ export class PlantNames {
       const near = this.near(token);
       if (near) take(near.plant, [index], near.distance);
     });
-    return mentions.sort((a, b) => a.at[0]! - b.at[0]!);
+    return PlantNames.guests(
+      tokens,
+      mentions.sort((a, b) => a.at[0]! - b.at[0]!),
+    );
   }
 
   /** The plant that a whole name or id means, or null. */

@@ -209,7 +209,8 @@ export class Understander {
     const tokens = this.resolvePronouns(this.tokens(text));
     const { lexicon } = this.edition;
     const { negatedBy, doubted } = scopesOf(tokens, lexicon);
-    const plants = this.plantNames.find(tokens);
+    // a slip of the pen put right for a phrase must not make a plant of it: "peace lily" is no peach
+    const plants = this.plantNames.find(tokenise(text, this.edition.lexicon.irregular));
     const host = closest(plants.filter((mention) => !mention.nearby));
     const covered = new Set<number>(plants.flatMap((mention) => mention.at));
     const namedAt: ReadonlySet<number> = new Set(covered);

@@ -99,6 +99,7 @@ export const smallEdition: Edition = {
       'any',
     ],
     nearby: ['next', 'neighbour'],
+    likened: ['like', 'size of'],
     nearbyAfter: ['nearby', 'next door', 'near by', 'neighbour'],
     organs: { leaf: ['leaf', 'leaves'], fruit: ['fruit'] },
   },
