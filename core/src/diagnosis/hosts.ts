@@ -1,4 +1,4 @@
-import type { Cause, Finding, HostSelector, HostWeight, Plant } from '../edition/edition.ts';
+import type { Cause, Edition, Finding, HostSelector, HostWeight, Plant } from '../edition/edition.ts';
 
 function selects(selector: HostSelector, plant: Plant): boolean {
   if ('any' in selector) return true;
@@ -24,6 +24,30 @@ export const canShow = (finding: Pick<Finding, 'only'>, plant: Plant | null): bo
 const UNKNOWN_HOST_SHARE = [1, 0.25, 0.35, 0.12, 0.1] as const;
 
 const product = (entry: HostWeight, share: number) => entry.weight * share;
+
+/** A cause at home on this many families takes others too, now and then. Elicited. */
+const FAMILIES_OF_A_GENERALIST = 5;
+const STRAY = 0.05;
+
+const generalists = new WeakMap<Edition, ReadonlySet<string>>();
+
+/** Causes of an edition, by id, that are at home on so many families that a host nobody wrote down is no surprise: damping-off on a jacaranda. */
+function generalistsOf(edition: Edition): ReadonlySet<string> {
+  const known = generalists.get(edition);
+  if (known) return known;
+  const families = ({ hosts }: Cause) => new Set(edition.plants.filter((p) => hosts.include.some((entry) => selects(entry, p))).map((p) => p.family));
+  const found = new Set(
+    edition.causes.filter((cause) => cause.kind !== 'normal' && families(cause).size >= FAMILIES_OF_A_GENERALIST).map(({ id }) => id),
+  );
+  generalists.set(edition, found);
+  return found;
+}
+
+/** What a generalist weighs on a plant it is not written down for; 0 for others, on turf, and where it is excluded. */
+export function strayWeight(cause: Cause, plant: Plant | null, edition: Edition): number {
+  if (plant === null || plant.groups.includes('turf') || !generalistsOf(edition).has(cause.id)) return 0;
+  return cause.hosts.exclude.some((entry) => selects(entry, plant)) ? 0 : STRAY;
+}
 
 /**
  * How well a cause suits a host.

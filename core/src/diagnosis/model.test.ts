@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { RateWord } from '../edition/edition.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
-import { hostWeight } from './hosts.ts';
+import { hostWeight, strayWeight } from './hosts.ts';
 import { answerDistribution, modelForSituation, priorWeight, UNLISTED_PRIOR } from './model.ts';
 
 const [oak, bean] = smallEdition.plants;
@@ -30,6 +30,36 @@ describe('hosts', () => {
   it('keeps a narrow cause possible but unlikely while the plant is unknown', () => {
     expect(hostWeight(beetle!, null)).toBeGreaterThan(0);
     expect(hostWeight(beetle!, null)).toBeLessThan(hostWeight(mildew!, null));
+  });
+});
+
+describe('hosts nobody wrote down', () => {
+  const families = ['Rosaceae', 'Poaceae', 'Lamiaceae', 'Apiaceae', 'Malvaceae'];
+  const rotOn = (count: number, exclude: (typeof beetle & object)['hosts']['exclude'] = []) => {
+    const rot = { ...beetle!, id: 'rot', hosts: { include: families.slice(0, count).map((family) => ({ family, weight: 1 })), exclude } };
+    const plants = families.map((family) => ({ ...bean!, id: family.toLowerCase(), genus: family, family }));
+    const edition = { ...smallEdition, plants: [...smallEdition.plants, ...plants], causes: [rot] };
+    return { rot, edition };
+  };
+  it('lets a cause at home on five families take another now and then, one of four never', () => {
+    const five = rotOn(5);
+    expect(strayWeight(five.rot, oak!, five.edition)).toBeGreaterThan(0);
+    expect(strayWeight(five.rot, oak!, five.edition)).toBeLessThan(0.2);
+    expect(modelForSituation(five.edition, at(5)).causes).toContain('rot');
+    const four = rotOn(4);
+    expect(strayWeight(four.rot, oak!, four.edition)).toBe(0);
+  });
+  it('keeps it off excluded plants, off turf, and says nothing of a plant not yet named', () => {
+    const { rot, edition } = rotOn(5, [{ genus: 'Quercus' }]);
+    expect(strayWeight(rot, oak!, edition)).toBe(0);
+    expect(strayWeight(rot, { ...bean!, groups: ['turf'] }, edition)).toBe(0);
+    expect(strayWeight(rot, bean!, edition)).toBeGreaterThan(0);
+    expect(strayWeight(rot, null, edition)).toBe(0);
+  });
+  it('never lets a normal state of many plants stray to one that has no such thing', () => {
+    const { rot, edition } = rotOn(5);
+    const bloom = { ...rot, kind: 'normal' as const };
+    expect(strayWeight(bloom, oak!, { ...edition, causes: [bloom] })).toBe(0);
   });
 });
 

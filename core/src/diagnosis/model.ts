@@ -14,7 +14,7 @@ import type { Likeness } from '../language/likeness.ts';
 import { northernMonth } from '../season/calendar.ts';
 import { answerTable, type AnswerTable } from './answerTable.ts';
 import type { Learned } from './learning.ts';
-import { canShow, hostWeight } from './hosts.ts';
+import { canShow, hostWeight, strayWeight } from './hosts.ts';
 
 export interface ModelFinding {
   id: string;
@@ -72,9 +72,13 @@ function climateFactor(cause: Cause, situation: Situation): number {
   return cause.climates.includes(situation.climate) ? 1 : OUT_OF_CLIMATE;
 }
 
-/** Unnormalised prior weight of a cause; zero when the host rules it out. */
-export function priorWeight(cause: Cause, situation: Situation): number {
-  return hostWeight(cause, situation.plant) * COMMONNESS_VALUES[cause.commonness] * seasonFactor(cause, situation) * climateFactor(cause, situation);
+/**
+ * Unnormalised prior weight of a cause; zero when the host rules it out.
+ * @param stray its weight on a host it is not written down for
+ */
+export function priorWeight(cause: Cause, situation: Situation, stray = 0): number {
+  const onHost = hostWeight(cause, situation.plant) || stray;
+  return onHost * COMMONNESS_VALUES[cause.commonness] * seasonFactor(cause, situation) * climateFactor(cause, situation);
 }
 
 /**
@@ -132,7 +136,10 @@ export interface Besides {
 /** Builds the network for one plant, month and climate from the causes possible there, and *unlisted*. */
 export function modelForSituation(edition: Edition, situation: Situation, { likeness = null, learned = null }: Besides = {}): DiagnosticModel {
   const weighted = edition.causes
-    .map((cause) => ({ cause, weight: priorWeight(cause, situation) * (learned?.factor(cause.id, situation.plant) ?? 1) }))
+    .map((cause) => ({
+      cause,
+      weight: priorWeight(cause, situation, strayWeight(cause, situation.plant, edition)) * (learned?.factor(cause.id, situation.plant) ?? 1),
+    }))
     .filter(({ weight }) => weight > 0);
   const total = weighted.reduce((sum, { weight }) => sum + weight, 0);
   const causes = [...weighted.map(({ cause }) => cause.id), UNLISTED];

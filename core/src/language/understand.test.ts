@@ -45,6 +45,14 @@ describe('plants', () => {
       ['oak', true],
     ]);
   });
+  it.each([
+    ['there is a lump like a little bean on my oak', 'oak'],
+    ['swellings the size of a bean on the oak', 'oak'],
+    ['I would like a bean, something ate the last', 'bean'],
+    ['a bean growing up my oak has holes', 'oak'],
+    ['bean covering the whole oak', 'oak'],
+    ['the bean and the oak have holes', 'bean'],
+  ])('takes a likeness or what climbs over it for no host: "%s"', (words, id) => expect(read(words).host?.id).toBe(id));
   it('resolves ids and names, and nothing else', () => {
     expect(reader.resolvePlant('oak')?.id).toBe('oak');
     expect(reader.resolvePlant('Oak Tree')?.id).toBe('oak');
