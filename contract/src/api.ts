@@ -53,10 +53,13 @@ export const readingBody = z.object({
   from: z.string().max(2000).default(''),
   statementId: uuid.nullable().default(null),
 });
+/** Whose words a statement holds: the caller's, or what came of a test, an instrument or a picture. */
+export const STATEMENT_BY = ['caller', 'inspection', 'instrument', 'picture'] as const;
 export const statementBody = z.object({
   id: uuid,
   said: longText.min(1, 'there is nothing said'),
   asked: longText.nullable().default(null),
+  by: z.enum(STATEMENT_BY).default('caller'),
   readings: z.array(readingBody).max(60).default([]),
 });
 export const withdrawal = z.object({ withdrawn: z.boolean() });
@@ -135,7 +138,9 @@ export const caseSummary = z.object({
   causes: z.array(z.string()),
 });
 export const readingView = readingBody.extend({ takenAt: z.string(), withdrawnAt: z.string().nullable() });
-export const statementView = z.object({ id: uuid, said: z.string(), asked: z.string().nullable(), saidAt: z.string() });
+export const statementView = z.object({ id: uuid, said: z.string(), asked: z.string().nullable(), by: z.enum(STATEMENT_BY), saidAt: z.string() });
+/** A picture of a case; the image itself is fetched by its id. */
+export const pictureView = z.object({ id: uuid, statementId: uuid.nullable(), width: z.number(), height: z.number(), takenAt: z.string() });
 export const adviceView = adviceBody.extend({ updatedAt: z.string(), by: z.string() });
 /** How somebody came to know the cause for certain. */
 export const CONFIRMED_BY = ['in-hand', 'bench', 'laboratory', 'outcome'] as const;
@@ -175,6 +180,7 @@ export const questionView = z.object({
   edition: z.string(),
   openedOn: dateText,
   statements: z.array(statementView),
+  pictures: z.array(pictureView),
   readings: z.array(readingView),
   snapshot: snapshotBody.extend({ takenAt: z.string() }).nullable(),
   advice: adviceView.nullable(),
@@ -195,6 +201,8 @@ export const weatherDayView = z.object({
 });
 export const weatherView = z.object({ station: z.string(), days: z.array(weatherDayView) });
 
+export type StatementBy = (typeof STATEMENT_BY)[number];
+export type PictureView = z.infer<typeof pictureView>;
 export type NewCase = z.infer<typeof newCase>;
 export type CasePatch = z.infer<typeof casePatch>;
 export type QuestionPatch = z.infer<typeof questionPatch>;

@@ -5,6 +5,7 @@ import type {
   Edition,
   Finding,
   HostSelector,
+  Inspection,
   Lexicon,
   Mark,
   Plant,
@@ -26,6 +27,7 @@ import {
   findingRow,
   formRow,
   heardRow,
+  inspectionRow,
   lexiconFile,
   plantRow,
   schoolRow,
@@ -47,7 +49,7 @@ export interface Compiled {
   complaints: Complaint[];
   /** What every plant of a family must answer for; only the lint reads it. */
   families: Placed<z.infer<typeof familyRow>>[];
-  places: { causes: Map<string, Place>; plants: Map<string, Place>; findings: Map<string, Place> };
+  places: Record<'causes' | 'plants' | 'findings' | 'inspections', Map<string, Place>>;
 }
 
 /** Leaves keys out instead of carrying `undefined`, so that equal knowledge gives equal bytes. */
@@ -262,6 +264,24 @@ const EMPTY_LEXICON: Lexicon = {
   stopWords: [],
 };
 
+function toInspection({ place: _, mark, source, note, steps, results, sum, ...row }: Placed<z.infer<typeof inspectionRow>>): Inspection {
+  const readingsOf = (read: string) =>
+    read
+      .split(' ')
+      .filter(Boolean)
+      .map((pair) => {
+        const [finding = '', answer = ''] = pair.split('=');
+        return { finding, answer };
+      });
+  return {
+    ...row,
+    steps: steps.map(({ say, figure, seconds }) => ({ say, ...(figure ? { figure } : {}), ...(seconds ? { seconds } : {}) })),
+    results: results.map(({ say, means, read, again }) => ({ say, means, readings: readingsOf(read), ...(again ? { again } : {}) })),
+    ...(sum ? { sum } : {}),
+    ...provenanceOf({ mark, source, note }, 'memory'),
+  };
+}
+
 const byId = <T extends { id: string }>(rows: readonly T[]): Map<string, T> => new Map(rows.map((row) => [row.id, row]));
 
 /** Kinds of entries a desk may write itself. */
@@ -319,6 +339,7 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const schools = readFolder(root, 'schools.yaml', schoolRow, complaints);
   const topics = readFolder(root, 'care.yaml', careTopicRow, complaints);
   const tasks = readFolder(root, 'care-tasks.yaml', careTaskRow, complaints);
+  const inspections = readFolder(root, 'inspections.yaml', inspectionRow, complaints);
   const sources = readFolder(root, 'sources.yaml', sourceRow, complaints);
   const lexicon = readFolder(root, 'lexicon.yaml', lexiconFile, complaints)[0];
   const contents = {
@@ -334,17 +355,18 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
       hosts: { include: hosts as Cause['hosts']['include'], exclude: [] },
       window: toWindow(id, window, 'memory'),
     })),
+    inspections: inspections.map(toInspection),
     lexicon: lexicon ? toLexicon(lexicon) : EMPTY_LEXICON,
     sources: sources.map(({ id, cite }) => ({ id, cite })),
     schools: schools.map(({ id, question, views, ours, mark }) => ({ id, question, views, ours, mark })),
   };
   const digest = createHash('sha256').update(JSON.stringify(contents)).digest('hex').slice(0, 8);
   const placesOf = (rows: Placed<{ id: string }>[]) => new Map(rows.map((row) => [row.id, row.place]));
-  const places = { causes: placesOf(causes), plants: placesOf(plants), findings: placesOf(findings) };
+  const places = { causes: placesOf(causes), plants: placesOf(plants), findings: placesOf(findings), inspections: placesOf(inspections) };
   const known = new Set(causes.map((row) => row.id));
   for (const row of heard)
     if (!known.has(row.id)) complaints.push({ ...row.place, level: 'error', text: `callers' words for "${row.id}", which is no cause` });
-  for (const [kind, rows] of Object.entries({ plant: plants, finding: findings, cause: causes })) {
+  for (const [kind, rows] of Object.entries({ plant: plants, finding: findings, cause: causes, inspection: inspections })) {
     const seen = new Map<string, Place>();
     for (const row of rows) {
       const first = seen.get(row.id);

@@ -1,7 +1,8 @@
 import { compilePhrase } from '@sounding/core/language/phrases.ts';
 import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
 import { separation } from '@sounding/core/library/separation.ts';
-import type { Cause, Edition } from '@sounding/core/edition/edition.ts';
+import type { Cause, Edition, Inspection } from '@sounding/core/edition/edition.ts';
+import { sumOf } from '@sounding/core/measure/all.ts';
 import type { Compiled } from './compile.ts';
 import { doubles, unreachable } from './lintReach.ts';
 import type { Complaint, Place } from './read.ts';
@@ -120,6 +121,16 @@ function lintFamilies({ edition, families, places }: Compiled, sayAt: (id: strin
   }
 }
 
+function lintInspection(inspection: Inspection, edition: Edition, say: Say): void {
+  lintSources('inspection', inspection, edition, say);
+  for (const { finding: id, answer } of inspection.results.flatMap(({ readings }) => readings)) {
+    const finding = edition.findings.find((f) => f.id === id);
+    if (!finding) say(`finding "${id}" does not exist`);
+    else if (!finding.answers.some((a) => a.id === answer)) say(`finding "${id}" has no answer "${answer}"`);
+  }
+  if (inspection.sum && !sumOf(inspection.sum)) say(`"${inspection.sum}" is no sum of the bench`);
+}
+
 /**
  * Checks what the schema cannot see: that the rows agree with each other.
  * @param changed with it, the slow questions (reach, doubles) are asked only of these causes
@@ -155,6 +166,8 @@ export function lint(compiled: Compiled, changed: ReadonlySet<string> | null = n
     if (!edition.plants.some((plant) => hostWeight(task, plant) > 0)) say('no plant of this edition is meant by it');
     if (!task.window.calendar && !task.window.degreeDays && !task.window.event) say('its window has no dates');
   }
+  for (const inspection of edition.inspections ?? [])
+    lintInspection(inspection, edition, sayAt(inspection.id, places.inspections.get(inspection.id)));
   const cited = new Set(edition.causes.flatMap((c) => [c, ...c.rates, ...c.windows, ...c.options].flatMap((item) => item.source ?? [])));
   for (const source of edition.sources)
     if (!cited.has(source.id)) sayAt(source.id, { file: 'sources.yaml', line: 1 })('no figure rests on this source', 'warning');

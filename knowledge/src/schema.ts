@@ -1,5 +1,14 @@
 import { z } from 'zod';
-import { ACTS, CLIMATES, COMMONNESS_VALUES, ORGANS, RATE_VALUES, type Commonness, type RateWord } from '@sounding/core/edition/edition.ts';
+import {
+  ACTS,
+  CLIMATES,
+  COMMONNESS_VALUES,
+  INSPECTION_PLACES,
+  ORGANS,
+  RATE_VALUES,
+  type Commonness,
+  type RateWord,
+} from '@sounding/core/edition/edition.ts';
 import { CUTOFFS, DEGREE_DAY_METHODS } from '@sounding/core/season/degreeDays.ts';
 import { INDEX_IDS } from '@sounding/core/season/indices/index.ts';
 import { excludedShorthand, hostShorthand, likeShorthand, rateShorthand } from './shorthand.ts';
@@ -235,6 +244,32 @@ export const lexiconFile = z.strictObject({
 export const activeRow = z.strictObject({ id, name: z.string(), group: z.string(), 'least-toxic': z.boolean().default(false) });
 /** What is to be done through the year for a plant that is well. */
 export const careTaskRow = z.strictObject({ id, topic: id, name: z.string(), how: z.string(), hosts: hostShorthand, window: windowRow });
+const days = z.number().int().positive().max(120);
+/** A test to walk a caller through. `read` holds what a result says, as finding=answer words. */
+export const inspectionRow = z.strictObject({
+  id,
+  name: z.string(),
+  settles: z.string(),
+  where: z.array(z.enum(INSPECTION_PLACES)).min(1),
+  needs: z.string(),
+  cautions: words,
+  steps: z.array(z.strictObject({ say: z.string(), figure: id.optional(), seconds: z.number().int().positive().max(600).optional() })).min(2),
+  results: z
+    .array(
+      z.strictObject({
+        say: z.string(),
+        means: z.string(),
+        read: z.string().regex(/^([a-z0-9-]+=[a-z0-9-]+( |$))*$/, 'readings are finding=answer, with blanks between'),
+        again: z
+          .tuple([days, days])
+          .refine(([from, to]) => from <= to, 'the first day comes first')
+          .optional(),
+      }),
+    )
+    .min(1),
+  sum: id.optional(),
+  ...provenance,
+});
 /** The problems every plant of a family is expected to answer for; the lint asks for them. */
 export const familyRow = z.strictObject({ family: z.string(), causes: z.array(id).min(1) });
 /** A question on which the trade disagrees, with our default and its reason. */

@@ -12,6 +12,7 @@ import { desks, people } from './db/schema.ts';
 import { DEMO_STATIONS } from './demo/lindwater.ts';
 import { seedDemo } from './demo/seed.ts';
 import type { Services } from './http.ts';
+import { InstrumentHub } from './instruments/hub.ts';
 import { DeskLibrary } from './library/deskLibrary.ts';
 import { listenOnLoopback, type Listening } from './testDesk.ts';
 import { createWeatherService } from './standins/weatherService.ts';
@@ -44,6 +45,7 @@ beforeAll(async () => {
     library: new DeskLibrary(connection.db, knowledgeRoot, edition),
     now: () => new Date('2026-06-14T09:00:00Z'),
     secureCookies: false,
+    instruments: new InstrumentHub([], () => Promise.resolve()),
     fonts: '',
     fetchWeather: async (deskId, until) => void (await fetchDesk(connection.db, weatherClient(weather.url), deskId, until, services.now())),
   };

@@ -9,9 +9,11 @@ import { sql } from 'drizzle-orm';
 import type { Services } from './http.ts';
 import { ApiError, problemHandler } from './problems.ts';
 import { caseRoutes } from './routes/cases.ts';
+import { instrumentRoutes } from './routes/instruments.ts';
 import { learningRoutes } from './routes/learning.ts';
 import { libraryRoutes } from './routes/library.ts';
 import { settingsRoutes } from './routes/settings.ts';
+import { pictureRoutes } from './routes/pictures.ts';
 import { replyRoutes } from './routes/replies.ts';
 import { seasonRoutes } from './routes/season.ts';
 import { shedRoutes } from './routes/shed.ts';
@@ -35,7 +37,7 @@ function webRoutes(folder: string): Router {
     res.set('Cache-Control', 'no-store');
     res.set(
       'Content-Security-Policy',
-      `default-src 'none'; script-src 'self'; style-src 'self'; style-src-elem 'self' 'nonce-${nonce}'; style-src-attr 'none'; img-src 'self' data:; font-src 'self'; connect-src 'self'; worker-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'`,
+      `default-src 'none'; script-src 'self'; style-src 'self'; style-src-elem 'self' 'nonce-${nonce}'; style-src-attr 'none'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; worker-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'`,
     );
     res.type('html').send(page.replaceAll(NONCE, nonce));
   });
@@ -59,6 +61,8 @@ export function createApp(services: Services, log: Logger, webFolder: string | n
   api.use(sessionGuard(services));
   api.use(deskRoutes(services));
   api.use(caseRoutes(services));
+  api.use(pictureRoutes(services));
+  api.use(instrumentRoutes(services));
   api.use(libraryRoutes(services));
   api.use(learningRoutes(services));
   api.use(shedRoutes(services));

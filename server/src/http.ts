@@ -4,6 +4,7 @@ import type { Request, Response } from 'express';
 import type { Database } from './db/connect.ts';
 import type { Who } from './db/desk.ts';
 import { people } from './db/schema.ts';
+import type { InstrumentHub } from './instruments/hub.ts';
 import type { DeskLibrary } from './library/deskLibrary.ts';
 import { ApiError } from './problems.ts';
 import { z } from 'zod';
@@ -16,6 +17,8 @@ export interface Services {
   secureCookies: boolean;
   /** Folder of the fonts that letters are set in. */
   fonts: string;
+  /** What stands on the table. */
+  instruments: InstrumentHub;
   /** Keeps a station's record complete up to a day. */
   fetchWeather: (deskId: string, until: string) => Promise<void>;
 }

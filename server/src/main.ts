@@ -4,13 +4,16 @@ import { join } from 'node:path';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
-import { connect, migrateDatabase } from './db/connect.ts';
+import { connect, migrateDatabase, type Database } from './db/connect.ts';
 import { seedDemo } from './demo/seed.ts';
 import { fetchDesk } from './weather/fetch.ts';
 import { weatherClient } from './weather/client.ts';
 import { startWeatherJobs } from './weather/jobs.ts';
-import { startWeatherService } from './weather/process.ts';
 import { DeskLibrary } from './library/deskLibrary.ts';
+import { tableDeskId } from './db/desk.ts';
+import { keepReading } from './db/instrumentReadings.ts';
+import { InstrumentHub } from './instruments/hub.ts';
+import { startStandin } from './standins/process.ts';
 
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
 
@@ -30,9 +33,11 @@ async function main(): Promise<void> {
   await migrateDatabase(connection, join(root, 'server/drizzle'));
   if (process.env['SOUNDING_DEMO'] !== '0') await seedDemo(connection.db, edition);
   const { db } = connection;
-  const service = process.env['WEATHER_URL'] ? null : await startWeatherService(join(root, 'server/dist/weatherService.js'));
-  const client = weatherClient(process.env['WEATHER_URL'] ?? service?.url ?? '');
+  const service = process.env['WEATHER_URL'] ? null : await startStandin(join(root, 'server/dist/weatherService.js'));
+  const client = weatherClient(process.env['WEATHER_URL'] ?? service?.address ?? '');
   const now = () => new Date();
+  const table = process.env['SOUNDING_INSTRUMENTS'] === undefined ? await startStandin(join(root, 'server/dist/instruments.js')) : null;
+  const instruments = await listenToTable(db, process.env['SOUNDING_INSTRUMENTS'] ?? table?.address ?? '', now);
   const jobs = await startWeatherJobs(need('DATABASE_URL'), db, client, now, log);
   const app = createApp(
     {
@@ -41,6 +46,7 @@ async function main(): Promise<void> {
       now,
       secureCookies: false,
       fonts: join(root, 'node_modules/source-sans/TTF'),
+      instruments,
       fetchWeather: async (deskId, until) => void (await fetchDesk(db, client, deskId, until, now())),
     },
     log,
@@ -59,12 +65,25 @@ async function main(): Promise<void> {
   server.listen(port, '127.0.0.1');
   const stop = (): void => {
     service?.stop();
+    instruments.stop();
+    table?.stop();
     server.close(() => void Promise.all([jobs.stop({ graceful: false }), connection.pool.end()]).then(() => process.exit(0)));
     server.closeAllConnections();
     setTimeout(() => process.exit(0), 3000).unref();
   };
   process.on('SIGINT', stop);
   process.on('SIGTERM', stop);
+}
+
+/** The instruments at the table of the desk this machine stands on; addresses are "host:port", with commas between. */
+async function listenToTable(db: Database, addresses: string, now: () => Date): Promise<InstrumentHub> {
+  const deskId = await tableDeskId(db);
+  const listed = addresses.split(',').filter(Boolean);
+  const hub = new InstrumentHub(deskId === null ? [] : listed, async (reading) => {
+    if (deskId !== null) await keepReading(db, deskId, reading, now());
+  });
+  hub.start();
+  return hub;
 }
 
 function fail(reason: string): never {

@@ -8,6 +8,7 @@ import request from 'supertest';
 import { createApp } from './app.ts';
 import { connect, migrateDatabase, type Connection, type Database } from './db/connect.ts';
 import { seedDemo } from './demo/seed.ts';
+import { InstrumentHub } from './instruments/hub.ts';
 import { DeskLibrary } from './library/deskLibrary.ts';
 
 export interface Listening {
@@ -55,11 +56,13 @@ export async function openTestDesk(
   const connection = connect(base.replace(/\/[^/]+$/, `/${databaseName}`), () => undefined);
   await migrateDatabase(connection, fileURLToPath(new URL('../drizzle', import.meta.url)));
   await seedDemo(connection.db, edition);
+  const instruments = new InstrumentHub([], () => Promise.resolve());
   const services = {
     db: connection.db,
     library: new DeskLibrary(connection.db, knowledgeRoot, edition),
     now: () => new Date('2026-06-14T09:00:00Z'),
     secureCookies: false,
+    instruments,
     fonts: fileURLToPath(new URL('../../node_modules/source-sans/TTF', import.meta.url)),
     fetchWeather: (deskId: string, until: string) => fetchWeather(connection.db, deskId, until),
   };

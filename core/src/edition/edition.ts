@@ -255,6 +255,25 @@ export interface CareTask {
   window: Window;
 }
 
+/** A test an advisor walks a caller through, step by step, or does at the table. */
+export interface Inspection extends Provenance {
+  id: string;
+  name: string;
+  /** The question it answers. */
+  settles: string;
+  where: InspectionPlace[];
+  needs: string;
+  cautions: string[];
+  /** `seconds` is how long to watch or wait; `figure` names a drawing. */
+  steps: { say: string; figure?: string; seconds?: number }[];
+  /** What may come of it: readings for the case, and when to look again, in days from and to. */
+  results: { say: string; means: string; readings: { finding: string; answer: string }[]; again?: [number, number] }[];
+  /** The sum of the bench its figures go to. */
+  sum?: string;
+}
+export const INSPECTION_PLACES = ['phone', 'table', 'site'] as const;
+export type InspectionPlace = (typeof INSPECTION_PLACES)[number];
+
 export interface Lexicon {
   /** Named word classes used as {name} in phrase patterns. */
   classes: Record<string, string[]>;
@@ -317,6 +336,8 @@ export interface Edition {
   careTopics: CareTopic[];
   /** Editions from before 2026.12 have none. */
   careTasks?: CareTask[];
+  /** Editions from before 2026.12 have none. */
+  inspections?: Inspection[];
   lexicon: Lexicon;
   sources: Source[];
   schools: School[];

@@ -2,7 +2,7 @@ import { and, asc, count, desc, eq, ilike, inArray, lte, ne, or, sql, type SQL }
 import type { CaseList, CaseListQuery, CaseSummary, CaseView, QuestionView } from '@sounding/contract/api.ts';
 import { ApiError } from '../problems.ts';
 import type { Queryable } from './connect.ts';
-import { advice, callers, caseQuestions, cases, differentialSnapshots, gardens, outcomes, people, readings, statements } from './schema.ts';
+import { advice, callers, caseQuestions, cases, differentialSnapshots, gardens, outcomes, people, pictures, readings, statements } from './schema.ts';
 
 /** The refusal for a row the desk does not have: a foreign id is as good as none. */
 export const notFound = (what: string) => new ApiError('not-found', `This desk has no such ${what}.`);
@@ -90,6 +90,18 @@ async function readQuestions(db: Queryable, caseId: string): Promise<QuestionVie
   if (ids.length === 0) return [];
   const said = await db.select().from(statements).where(inArray(statements.questionId, ids)).orderBy(asc(statements.saidAt));
   const taken = await db.select().from(readings).where(inArray(readings.questionId, ids)).orderBy(asc(readings.position));
+  const shown = await db
+    .select({
+      id: pictures.id,
+      questionId: pictures.questionId,
+      statementId: pictures.statementId,
+      width: pictures.width,
+      height: pictures.height,
+      takenAt: pictures.takenAt,
+    })
+    .from(pictures)
+    .where(inArray(pictures.questionId, ids))
+    .orderBy(asc(pictures.takenAt));
   const snapshots = await db
     .select()
     .from(differentialSnapshots)
@@ -123,7 +135,12 @@ async function readQuestions(db: Queryable, caseId: string): Promise<QuestionVie
       circumstances: q.circumstances,
       overrule: q.overrule,
       plan: q.plan,
-      statements: said.filter((s) => s.questionId === q.id).map((s) => ({ id: s.id, said: s.said, asked: s.asked, saidAt: s.saidAt.toISOString() })),
+      statements: said
+        .filter((s) => s.questionId === q.id)
+        .map((s) => ({ id: s.id, said: s.said, asked: s.asked, by: s.by, saidAt: s.saidAt.toISOString() })),
+      pictures: shown
+        .filter((p) => p.questionId === q.id)
+        .map(({ questionId: _, takenAt, ...picture }) => ({ ...picture, takenAt: takenAt.toISOString() })),
       readings: taken
         .filter((r) => r.questionId === q.id)
         .map((r) => ({

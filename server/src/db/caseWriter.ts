@@ -8,7 +8,7 @@ import { notFound } from './caseReader.ts';
 import { advice, callers, caseQuestions, cases, desks, differentialSnapshots, gardens, plants, readings, statements, stations } from './schema.ts';
 
 /** Fails unless the row belongs to the desk: a foreign id is as good as none. */
-async function requireQuestion(db: Queryable, deskId: string, questionId: string): Promise<typeof caseQuestions.$inferSelect> {
+export async function requireQuestion(db: Queryable, deskId: string, questionId: string): Promise<typeof caseQuestions.$inferSelect> {
   const [row] = await db
     .select()
     .from(caseQuestions)
@@ -181,7 +181,10 @@ export async function addReading(db: Queryable, deskId: string, questionId: stri
 export async function addStatement(db: Database, deskId: string, questionId: string, body: StatementBody, now: Date): Promise<void> {
   await db.transaction(async (tx) => {
     await requireQuestion(tx, deskId, questionId);
-    await tx.insert(statements).values({ id: body.id, deskId, questionId, said: body.said, asked: body.asked, saidAt: now }).onConflictDoNothing();
+    await tx
+      .insert(statements)
+      .values({ id: body.id, deskId, questionId, said: body.said, asked: body.asked, by: body.by, saidAt: now })
+      .onConflictDoNothing();
     await insertReadings(
       tx,
       deskId,

@@ -1,5 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto';
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import type { SessionView } from '@sounding/contract/api.ts';
 import type { Queryable } from './connect.ts';
@@ -49,6 +49,12 @@ export async function takeSeat(db: Queryable, token: string, personId: string): 
     .where(and(eq(sessions.tokenHash, hashOf(token)), eq(sessions.deskId, seat.deskId)))
     .returning({ deskId: sessions.deskId });
   return rows.length > 0;
+}
+
+/** The desk whose table this machine stands on: the demo's, else the only one; null when there is none. */
+export async function tableDeskId(db: Queryable): Promise<string | null> {
+  const [row] = await db.select({ id: desks.id }).from(desks).orderBy(desc(desks.demo)).limit(1);
+  return row?.id ?? null;
 }
 
 /** Today at the desk: a demo desk's own day, else the calendar's. */

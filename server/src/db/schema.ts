@@ -1,5 +1,6 @@
 import {
   boolean,
+  customType,
   date,
   doublePrecision,
   index,
@@ -14,8 +15,10 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
+import type { StatementBy } from '@sounding/contract/api.ts';
 import type { CircumstancesBody, PlanBody } from '@sounding/contract/plan.ts';
 import type { Overrule } from '@sounding/core/treatment/decide.ts';
+import type { InstrumentKind, Measured } from '@sounding/core/instruments/line.ts';
 import type { Act, Channel, Climate, Edition, Hemisphere, Outcome } from '@sounding/core/edition/edition.ts';
 
 /** Every row carries its desk. Times are instants with zone; `…On` columns are calendar dates. */
@@ -236,6 +239,8 @@ export const statements = pgTable(
       .references(() => caseQuestions.id),
     said: text().notNull(),
     asked: text(),
+    /** Whose words these are: the caller's, or what came of a test, an instrument or a picture. */
+    by: text().$type<StatementBy>().notNull().default('caller'),
     saidAt: instant().notNull(),
   },
   (t) => [index().on(t.questionId, t.saidAt)],
@@ -260,6 +265,45 @@ export const readings = pgTable(
     withdrawnAt: instant(),
   },
   (t) => [index().on(t.questionId, t.position)],
+);
+
+const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+
+/** Pictures of a case, made anew from what was sent so that nothing but the picture is in them. */
+export const pictures = pgTable(
+  'pictures',
+  {
+    id: id(),
+    deskId: deskId(),
+    questionId: uuid()
+      .notNull()
+      .references(() => caseQuestions.id),
+    /** What was read from it. */
+    statementId: uuid().references(() => statements.id),
+    width: integer().notNull(),
+    height: integer().notNull(),
+    /** JPEG. */
+    image: bytes().notNull(),
+    takenAt: instant().notNull(),
+  },
+  (t) => [index().on(t.questionId, t.takenAt)],
+);
+
+/** What instruments at the table have sent. An instrument numbers its readings, so one sent twice is stored once. */
+export const instrumentReadings = pgTable(
+  'instrument_readings',
+  {
+    id: id(),
+    deskId: deskId(),
+    serial: text().notNull(),
+    seq: integer().notNull(),
+    instrument: text().$type<InstrumentKind>().notNull(),
+    measured: jsonb().$type<Measured>().notNull(),
+    takenAt: instant().notNull(),
+    /** The question it was taken in to; null = waiting. */
+    questionId: uuid().references(() => caseQuestions.id),
+  },
+  (t) => [uniqueIndex().on(t.deskId, t.serial, t.seq), index().on(t.deskId, t.takenAt)],
 );
 
 export const differentialSnapshots = pgTable(

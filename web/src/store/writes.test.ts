@@ -29,6 +29,7 @@ const view: CaseView = {
       edition: 'e',
       openedOn: '2026-06-14',
       statements: [],
+    pictures: [],
       readings: [],
       snapshot: null,
       advice: null,

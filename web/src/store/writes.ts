@@ -58,10 +58,10 @@ function inQuestion(question: QuestionView, write: CaseWrite): QuestionView {
     case 'question':
       return { ...question, ...(write.body as Partial<QuestionView>) };
     case 'statement': {
-      const { id, said, asked, readings } = write.body;
+      const { id, said, asked, by, readings } = write.body;
       return {
         ...question,
-        statements: joined(question.statements, [{ id, said, asked, saidAt: write.at }]),
+        statements: joined(question.statements, [{ id, said, asked, by, saidAt: write.at }]),
         readings: joined(
           question.readings,
           readings.map((reading) => viewOf(reading, write.at, id)),

@@ -46,6 +46,7 @@ const question: QuestionView = {
   edition: 'small-1',
   openedOn: '2026-06-14',
   statements: [],
+    pictures: [],
   readings: [...taken, reading('r3', 'frost', 'unknown')],
   snapshot: null,
   advice: null,

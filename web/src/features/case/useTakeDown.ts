@@ -32,7 +32,7 @@ export function useTakeDown(question: QuestionView, write: (write: NewWrite) => 
         from,
         statementId,
       }));
-      write({ kind: 'statement', questionId, body: { id: statementId, said, asked, readings } });
+      write({ kind: 'statement', questionId, body: { id: statementId, said, asked, by: 'caller', readings } });
       if (heard.host && !hostId) write({ kind: 'question', questionId, body: { hostId: heard.host.id } });
     },
     [write, questionId, hostId],
