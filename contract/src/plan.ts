@@ -81,6 +81,11 @@ export const planBody = z.strictObject({
   /** Change the mode of action from one application to the next. */
   rotate: z.boolean(),
   applications: z.array(applicationBody).max(40),
+  /** Things to look at again on a day: what, and why then. Plans from before 2026.12 have none. */
+  checks: z
+    .array(z.strictObject({ id: z.uuid(), on: dateText, what: z.string().max(200), why: z.string().max(400) }))
+    .max(20)
+    .optional(),
   /** Sums of the bench that were put into the case: what was worked out, and its line for the letter. */
   sums: z.array(z.strictObject({ id: z.uuid(), sum: z.string().max(40), line: z.string().max(400), reply: z.string().max(600) })).max(20),
 });

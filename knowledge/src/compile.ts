@@ -264,7 +264,20 @@ const EMPTY_LEXICON: Lexicon = {
   stopWords: [],
 };
 
-function toInspection({ place: _, mark, source, note, steps, results, sum, ...row }: Placed<z.infer<typeof inspectionRow>>): Inspection {
+function toInspection({
+  mark,
+  source,
+  note,
+  steps,
+  results,
+  sum,
+  id,
+  name,
+  settles,
+  where,
+  needs,
+  cautions,
+}: z.infer<typeof inspectionRow>): Inspection {
   const readingsOf = (read: string) =>
     read
       .split(' ')
@@ -274,7 +287,12 @@ function toInspection({ place: _, mark, source, note, steps, results, sum, ...ro
         return { finding, answer };
       });
   return {
-    ...row,
+    id,
+    name,
+    settles,
+    where,
+    needs,
+    cautions,
     steps: steps.map(({ say, figure, seconds }) => ({ say, ...(figure ? { figure } : {}), ...(seconds ? { seconds } : {}) })),
     results: results.map(({ say, means, read, again }) => ({ say, means, readings: readingsOf(read), ...(again ? { again } : {}) })),
     ...(sum ? { sum } : {}),

@@ -253,7 +253,11 @@ export const inspectionRow = z.strictObject({
   where: z.array(z.enum(INSPECTION_PLACES)).min(1),
   needs: z.string(),
   cautions: words,
-  steps: z.array(z.strictObject({ say: z.string(), figure: id.optional(), seconds: z.number().int().positive().max(600).optional() })).min(2),
+  steps: z
+    .array(
+      z.strictObject({ say: z.string(), figure: z.enum(INSPECTION_FIGURES).optional(), seconds: z.number().int().positive().max(600).optional() }),
+    )
+    .min(2),
   results: z
     .array(
       z.strictObject({

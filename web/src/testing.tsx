@@ -1,7 +1,10 @@
 import type { ReactElement } from 'react';
 import { render } from '@testing-library/react';
-import { MemoryRouter } from 'react-router';
+import { Provider } from 'react-redux';
+import { MemoryRouter, Outlet, Route, Routes, useLocation } from 'react-router';
+import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
 import { SchemeProvider } from './app/scheme.tsx';
+import { createStore } from './store/store.ts';
 
 /** Renders with colours and a place in the application, as every view expects. */
 export const renderInk = (ui: ReactElement) =>
@@ -10,3 +13,75 @@ export const renderInk = (ui: ReactElement) =>
       <SchemeProvider>{ui}</SchemeProvider>
     </MemoryRouter>,
   );
+
+const ID = '00000000-0000-4000-8000-00000000000';
+export const SESSION: SessionView = {
+  person: { id: `${ID}1`, name: 'Ada Fennlin', role: 'advisor' },
+  desk: { id: `${ID}2`, name: 'Test desk', climate: 'continental', hemisphere: 'N', today: '2026-06-14', demo: true },
+  edition: 'small-1',
+  stations: [],
+  people: [],
+};
+
+/** A case just begun: nothing said, nothing read. */
+export const aQuestion = (extra: Partial<QuestionView> = {}): QuestionView => ({
+  id: 'q1',
+  position: 1,
+  title: '',
+  hostId: null,
+  stationId: null,
+  climate: 'continental',
+  hemisphere: 'N',
+  setting: 'phone',
+  edition: 'small-1',
+  openedOn: '2026-06-14',
+  statements: [],
+  pictures: [],
+  readings: [],
+  snapshot: null,
+  advice: null,
+  outcome: null,
+  circumstances: {},
+  overrule: null,
+  plan: null,
+  ...extra,
+});
+export const aCase = (extra: Partial<CaseView> = {}): CaseView => ({
+  id: 'c1',
+  number: 1,
+  status: 'open',
+  channel: 'telephone',
+  caller: { name: 'Tilda', phone: '', email: '', place: '' },
+  opening: '',
+  receivedAt: '2026-06-14T08:00:00Z',
+  followUpOn: null,
+  hosts: [],
+  causes: [],
+  questions: [aQuestion()],
+  ...extra,
+});
+
+function Place() {
+  const { pathname, search } = useLocation();
+  return <output aria-label="address">{pathname + search}</output>;
+}
+
+/** Renders inside a shell: with a store, a session and an address; the address is shown as "address". */
+export const renderAtDesk = (ui: ReactElement, { at = '/', path = '*', store = createStore() } = {}) => ({
+  store,
+  ...render(
+    <Provider store={store}>
+      <MemoryRouter initialEntries={[at]}>
+        <SchemeProvider>
+          <Place />
+          <Routes>
+            <Route element={<Outlet context={SESSION} />}>
+              <Route path={path} element={ui} />
+              <Route path="*" element={null} />
+            </Route>
+          </Routes>
+        </SchemeProvider>
+      </MemoryRouter>
+    </Provider>,
+  ),
+});

@@ -96,6 +96,7 @@ describe('reply', () => {
       gear: ['gloves'],
       refer: true,
       sums: ['Give 40 litres slowly'],
+      checks: [{ on: '2026-07-01', what: 'Scratch test: brown everywhere so far' }],
     };
     const text = reply(eaten, '2026-05-10', plan);
     expect(text).toContain('– Lakewash Soap: 100 ml in 5 litres, once.');
@@ -103,6 +104,7 @@ describe('reply', () => {
     expect(text).toContain('Wear gloves.');
     expect(text).toContain('– Give 40 litres slowly.');
     expect(reply(eaten, '2026-05-10', { ...plan, dose: null })).toContain('How much\n– Give 40 litres slowly.');
+    expect(text).toContain('Look again\n– 1 July 2026: Scratch test: brown everywhere so far.');
     expect(text).toContain('Who to turn to\nA licensed applicator');
   });
   it('is dated next year when it is too late, and offers what can be done now', () => {

@@ -30,6 +30,8 @@ export interface ReplyPlan {
   refer: boolean;
   /** Lines of sums that were put into the case. */
   sums: string[];
+  /** Days on which to look at something again. */
+  checks: { on: IsoDate; what: string }[];
 }
 
 /** Every written reply ends with this. */
@@ -155,6 +157,11 @@ function howMuch({ plan }: ReplyInput): string[] {
   ];
 }
 
+function lookAgain({ plan }: ReplyInput): string[] {
+  const checks = plan?.checks ?? [];
+  return checks.length > 0 ? ['Look again', ...checks.map(({ on, what }) => `– ${longDate(on)}: ${sentence(what)}`), ''] : [];
+}
+
 function advised(input: ReplyInput, cause: Cause): string[] {
   const { standing, plant } = input;
   const options = chosenOptions(standing);
@@ -194,6 +201,7 @@ export function composeReply(input: ReplyInput): string {
     lines.push(`${thanks} It is ${likelihoodWord(leader.probability)} ${name}: about ${Math.min(99, Math.round(leader.probability * 100))} in 100.`);
     lines.push(...(standing.decision.firm ? advised(input, cause) : unsure(input)));
   }
+  lines.push(...lookAgain(input));
   lines.push(LABELS_FIRST, '', `${input.advisor}, ${input.desk}, ${longDate(input.today)}`, `Knowledge edition ${edition.version}`);
   return lines.join('\n');
 }

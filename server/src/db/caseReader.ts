@@ -140,7 +140,7 @@ async function readQuestions(db: Queryable, caseId: string): Promise<QuestionVie
         .map((s) => ({ id: s.id, said: s.said, asked: s.asked, by: s.by, saidAt: s.saidAt.toISOString() })),
       pictures: shown
         .filter((p) => p.questionId === q.id)
-        .map(({ questionId: _, takenAt, ...picture }) => ({ ...picture, takenAt: takenAt.toISOString() })),
+        .map(({ id, statementId, width, height, takenAt }) => ({ id, statementId, width, height, takenAt: takenAt.toISOString() })),
       readings: taken
         .filter((r) => r.questionId === q.id)
         .map((r) => ({

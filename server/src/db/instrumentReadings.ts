@@ -33,7 +33,15 @@ export async function lastReadings(db: Queryable, deskId: string): Promise<Instr
     .where(eq(instrumentReadings.deskId, deskId))
     .orderBy(desc(instrumentReadings.takenAt), desc(instrumentReadings.seq))
     .limit(SHOWN);
-  return rows.map(({ deskId: _, takenAt, ...row }) => ({ ...row, takenAt: takenAt.toISOString() }));
+  return rows.map(({ id, serial, seq, instrument, measured, takenAt, questionId }) => ({
+    id,
+    serial,
+    seq,
+    instrument,
+    measured,
+    takenAt: takenAt.toISOString(),
+    questionId,
+  }));
 }
 
 /** Notes which question a reading was taken in to. */

@@ -40,6 +40,7 @@ export function calendarFile(input: CalendarInput): string {
       : ' Look at the weather first: no rain, no wind, no heat.';
     day(a.id, a.on, `${input.about}: ${input.products[a.labelId] ?? 'treat'}`, `${a.say}.${hours} ${input.caution}`);
   }
+  for (const check of input.plan?.checks ?? []) day(check.id, check.on, `${input.about}: ${check.what}`, check.why);
   if (input.noteFor) day(`note-${input.noteFor.on}`, input.noteFor.on, input.about, input.noteFor.why);
   if (input.followUpOn) day(`call-${input.followUpOn}`, input.followUpOn, `Ring the ${input.desk}: ${input.about}`, 'Say how it went.');
   return calendar.toString();

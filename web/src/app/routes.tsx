@@ -31,6 +31,7 @@ export function createAppRouter() {
         { path: 'case/:caseId/plan/:questionId', lazy: async () => ({ Component: (await import('../features/plan/PlanPage.tsx')).PlanPage }) },
         { path: 'casebook', lazy: async () => ({ Component: (await import('../features/casebook/CasebookPage.tsx')).CasebookPage }) },
         { path: 'bench', lazy: async () => ({ Component: (await import('../features/bench/BenchPage.tsx')).BenchPage }) },
+        { path: 'bench/tests/:id?', lazy: async () => ({ Component: (await import('../features/bench/InspectionPage.tsx')).InspectionPage }) },
         { path: 'season', lazy: async () => ({ Component: (await import('../features/season/SeasonPage.tsx')).SeasonPage }) },
         { path: 'season/stations', lazy: async () => ({ Component: (await import('../features/season/StationsPage.tsx')).StationsPage }) },
         { path: 'office', lazy: async () => ({ Component: (await import('../features/office/OfficePage.tsx')).OfficePage }) },

@@ -1,45 +1,12 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import type { CaseView } from '@sounding/contract/api.ts';
 import { keepOutbox, queued, runOutbox, storedOutbox } from './outbox.ts';
+import { aCase } from '../testing.tsx';
 import { createStore } from './store.ts';
 import { opened } from './work.ts';
 import { applyWrite, type CaseWrite } from './writes.ts';
 
-const view: CaseView = {
-  id: 'c1',
-  number: 1,
-  status: 'open',
-  channel: 'telephone',
-  caller: { name: 'Tilda', phone: '', email: '', place: '' },
-  opening: '',
-  receivedAt: '2026-06-14T08:00:00Z',
-  followUpOn: null,
-  hosts: [],
-  causes: [],
-  questions: [
-    {
-      id: 'q1',
-      position: 1,
-      title: '',
-      hostId: null,
-      stationId: null,
-      climate: 'continental',
-      hemisphere: 'N',
-      setting: 'phone',
-      edition: 'e',
-      openedOn: '2026-06-14',
-      statements: [],
-    pictures: [],
-      readings: [],
-      snapshot: null,
-      advice: null,
-      outcome: null,
-      circumstances: {},
-      overrule: null,
-      plan: null,
-    },
-  ],
-};
+const view: CaseView = aCase();
 const at = '2026-06-14T08:01:00Z';
 const reading = (id: string): CaseWrite => ({
   id: `w-${id}`,

@@ -8,49 +8,10 @@ import { unitSays, unitsOf, type Amount, type Dimension, type Unit } from '@soun
 import { Pick } from '../../ui/choice.tsx';
 import { Button, Notice, TextField } from '../../ui/controls.tsx';
 import { MARK_WORDS } from '../library/parts.tsx';
+import { BenchTabs } from './BenchTabs.tsx';
+import { Side, Small, View, Work } from './layout.ts';
 import { useDropIntoCase } from './useDropIntoCase.ts';
 
-const View = styled.div`
-  display: grid;
-  grid-template-columns: 250px minmax(0, 1fr);
-  min-height: 100%;
-  @media (max-width: 900px) {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`;
-const Side = styled.nav`
-  padding: 16px 10px 30px 24px;
-  border-right: 1px solid ${({ theme }) => theme.rule};
-  h2 {
-    font-size: 15px;
-    font-family: inherit;
-    color: ${({ theme }) => theme.inkSoft};
-    font-weight: 400;
-    margin: 12px 0 2px;
-  }
-  button {
-    display: block;
-    width: 100%;
-    text-align: left;
-    padding: 2px 10px;
-    min-height: 27px;
-  }
-  button[aria-current='true'] {
-    background: ${({ theme }) => theme.wash};
-    font-weight: 600;
-  }
-`;
-const Work = styled.div`
-  padding: 16px 28px 40px;
-  max-width: 900px;
-  h1 {
-    font-size: 26px;
-    margin-top: 18px;
-  }
-  > p {
-    color: ${({ theme }) => theme.inkSoft};
-  }
-`;
 const Line = styled.div`
   input {
     width: 100%;
@@ -87,11 +48,6 @@ const Answer = styled.div`
     font-size: 17px;
   }
 `;
-const Small = styled.p`
-  font-size: 13.5px;
-  color: ${({ theme }) => theme.inkSoft};
-`;
-
 const GROUPS: Record<SumDefinition['group'], string> = { mixing: 'Mixing', water: 'Water', soil: 'Soil', plants: 'Plants', weather: 'Weather' };
 
 /** Units in the order people reach for them; a hectare last. */
@@ -195,7 +151,7 @@ export function BenchPage() {
   const sum = heard?.sum ?? sumOf(params.get('sum') ?? '') ?? SUMS[0]!;
   const entered: Entered = { ...heard?.entered, ...byHand };
   const worked = work(sum, entered);
-  const drop = useDropIntoCase(params.get('case'), params.get('question'));
+  const drop = useDropIntoCase();
   const choose = (id: string) => {
     const next = new URLSearchParams(params);
     next.set('sum', id);
@@ -213,6 +169,7 @@ export function BenchPage() {
   return (
     <View>
       <Side aria-label="Sums">
+        <BenchTabs />
         {(Object.keys(GROUPS) as SumDefinition['group'][]).map((group) => (
           <div key={group}>
             <h2>{GROUPS[group]}</h2>

@@ -1,4 +1,5 @@
 import { forwardRef, type KeyboardEvent } from 'react';
+import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { Standing } from '@sounding/core/consult/consult.ts';
 import { readingText } from '@sounding/core/consult/words.ts';
@@ -29,6 +30,9 @@ const Question = styled.p`
 const Note = styled.span`
   font-size: 14px;
   color: ${({ theme }) => theme.deepSoft};
+  a {
+    color: inherit;
+  }
 `;
 const AsItStands = styled(Note)`
   button {
@@ -169,11 +173,13 @@ interface Props {
   onKeyDown: (event: KeyboardEvent<HTMLInputElement>) => void;
   onAnswer: (answer: string) => void;
   onReply: () => void;
+  /** The test that would tell most now, and where its cards are. */
+  test: { name: string; href: string } | null;
 }
 
 /** Always in sight: the one question to read out, its answers on the number keys, and the line the words go in. */
 export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
-  { edition, standing, finding, place, askPlant, opening, draft, heard, onDraft, onSense, onKeyDown, onAnswer, onReply },
+  { edition, standing, finding, place, askPlant, opening, draft, heard, onDraft, onSense, onKeyDown, onAnswer, onReply, test },
   entry,
 ) {
   const { enough } = standing;
@@ -213,7 +219,16 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
       ) : finding && question && !(enough.enough && place === 0) ? (
         <Ask>
           <Question>{finding.ask}</Question>
-          {finding.check && <Note>{finding.check}</Note>}
+          {(finding.check ?? test) && (
+            <Note>
+              {finding.check}{' '}
+              {test && (
+                <Link to={test.href}>
+                  {test.name}, step by step <Key>Alt T</Key>
+                </Link>
+              )}
+            </Note>
+          )}
           <Answers role="group" aria-label="Answers">
             {answersShown(finding, question).map((answer, i) => (
               <button key={answer.id} type="button" onClick={() => onAnswer(answer.id)}>

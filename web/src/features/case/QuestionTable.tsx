@@ -4,6 +4,7 @@ import { styled } from 'styled-components';
 import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
 import type { Finding } from '@sounding/core/edition/edition.ts';
 import { readingText } from '@sounding/core/consult/words.ts';
+import { testsFor } from '@sounding/core/consult/tests.ts';
 import { answersQuestion } from '@sounding/core/language/understand.ts';
 import { hear, useHeard } from '../../engine/engine.ts';
 import { useAddQuestionMutation } from '../../store/api.ts';
@@ -77,7 +78,9 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const asked = finding && !askPlant && answersQuestion(draft) ? finding.ask : null;
   const read = useHeard(edition, draft, asked, question.hostId);
   const heard = useMemo(() => (read ? inSenses(read, senses) : null), [read, senses]);
-  const allSaid = [question.position === 1 ? view.opening : '', ...question.statements.map((s) => s.said)].join('. ');
+  const allSaid = [question.position === 1 ? view.opening : '', ...question.statements.filter((s) => s.by === 'caller').map((s) => s.said)].join(
+    '. ',
+  );
   const everything = useHeard(edition, allSaid, null, question.hostId);
 
   const at = mark === null ? taken.length : Math.min(mark, taken.length);
@@ -127,6 +130,9 @@ export function QuestionTable({ view, question, session, write }: Props) {
     setSenses({});
     goOn();
   };
+  const answered = new Set(question.readings.filter((r) => r.withdrawnAt === null).map((r) => r.finding));
+  const [test = null] = testsFor(edition, { candidates: standing.candidates, answered, asked: finding?.id ?? null });
+  const testHref = test && `/bench/tests/${test.id}?case=${view.id}&question=${question.id}`;
   const planHref = `/case/${view.id}/plan/${question.id}`;
   const reply = () => {
     down.snapshot(edition.version, standing, taken);
@@ -141,6 +147,11 @@ export function QuestionTable({ view, question, session, write }: Props) {
     if (event.altKey && event.code === 'KeyP') {
       event.preventDefault();
       void navigate(planHref);
+      return;
+    }
+    if (event.altKey && event.code === 'KeyT' && testHref) {
+      event.preventDefault();
+      void navigate(testHref);
       return;
     }
     if (event.key === 'Escape') setDraft('');
@@ -212,6 +223,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
           onKeyDown={onKeyDown}
           onAnswer={answerWith}
           onReply={reply}
+          test={test && testHref ? { name: test.name, href: testHref } : null}
         />
       </div>
     </View>

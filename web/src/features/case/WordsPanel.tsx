@@ -22,6 +22,24 @@ const Said = styled.blockquote`
     italic 400 17.5px/1.25 'Alegreya',
     serif;
 `;
+/** What a test, an instrument or a picture has shown: nobody's words, so without quotation marks. */
+const Found = styled.p`
+  margin: 10px 0 4px;
+  font-size: 15px;
+  b {
+    display: block;
+    font:
+      500 16px/1.25 'Alegreya',
+      serif;
+  }
+`;
+const Shown = styled.img`
+  display: block;
+  max-width: 100%;
+  max-height: 120px;
+  margin: 2px 0 4px;
+  border: 1px solid ${({ theme }) => theme.rule};
+`;
 const List = styled.ul`
   list-style: none;
   margin: 0;
@@ -106,7 +124,20 @@ export const WordsPanel = memo(function WordsPanel({ question, edition, care, op
       {opening && !question.statements.some((s) => s.said === opening) && <Said>“{opening}”</Said>}
       {question.statements.map((statement) => (
         <div key={statement.id}>
-          <Said>“{statement.asked ? `${statement.asked} – ${statement.said}` : statement.said}”</Said>
+          {statement.by === 'caller' ? (
+            <Said>“{statement.asked ? `${statement.asked} – ${statement.said}` : statement.said}”</Said>
+          ) : (
+            <Found>
+              <b>{statement.asked}</b> {statement.said}
+            </Found>
+          )}
+          {question.pictures
+            .filter((picture) => picture.statementId === statement.id)
+            .map((picture) => (
+              <a key={picture.id} href={`/api/pictures/${picture.id}`} target="_blank" rel="noreferrer">
+                <Shown src={`/api/pictures/${picture.id}`} alt={statement.said} loading="lazy" />
+              </a>
+            ))}
           {rows(question.readings.filter((r) => r.statementId === statement.id))}
         </div>
       ))}

@@ -46,7 +46,7 @@ const question: QuestionView = {
   edition: 'small-1',
   openedOn: '2026-06-14',
   statements: [],
-    pictures: [],
+  pictures: [],
   readings: [...taken, reading('r3', 'frost', 'unknown')],
   snapshot: null,
   advice: null,
@@ -138,6 +138,7 @@ describe('dock', () => {
     onKeyDown: () => undefined,
     onAnswer: () => undefined,
     onReply: () => undefined,
+    test: null,
   };
   it('reads the question out with a key for every answer', () => {
     const onAnswer = jest.fn();
@@ -146,6 +147,10 @@ describe('dock', () => {
     fireEvent.click(screen.getByRole('button', { name: /^1 yes/ }));
     fireEvent.click(screen.getByRole('button', { name: /^0 cannot say/ }));
     expect(onAnswer.mock.calls).toEqual([['yes'], ['unknown']]);
+  });
+  it('leads to the cards of the test that settles the question', () => {
+    renderInk(<Dock {...props} test={{ name: 'Scratch test', href: '/bench/tests/scratch' }} />);
+    expect(screen.getByRole('link', { name: /Scratch test, step by step/ }).getAttribute('href')).toBe('/bench/tests/scratch');
   });
   it('asks for the plant before anything else', () => {
     renderInk(<Dock {...props} askPlant />);

@@ -4,6 +4,7 @@ import { styled } from 'styled-components';
 import { useDesk } from '../../app/routes.tsx';
 import { problemText } from '../../store/api.ts';
 import { Notice } from '../../ui/controls.tsx';
+import { ChecksPanel } from './ChecksPanel.tsx';
 import { CircumstancesPanel } from './CircumstancesPanel.tsx';
 import { doseOf, labelContext, offersOf, optionServed, type Offer } from './doseOf.ts';
 import { LadderPanel } from './LadderPanel.tsx';
@@ -127,6 +128,7 @@ export function PlanPage() {
           />
         )}
         <SumsPanel view={view} question={question} plan={plan} suggested={sumsFor(cause, plant)} onPlan={work.setPlan} />
+        <ChecksPanel checks={plan.checks ?? []} calendarHref={`/api/questions/${question.id}/plan.ics`} onPlan={work.setPlan} />
         {!plant && <Notice>Name the plant first: labels are read by plant.</Notice>}
       </Right>
     </View>

@@ -5,21 +5,8 @@ import type { PlanBody } from '@sounding/contract/plan.ts';
 import type { SumDefinition } from '@sounding/core/measure/sum.ts';
 import { sumOf } from '@sounding/core/measure/all.ts';
 import { Button } from '../../ui/controls.tsx';
+import { Rows } from '../../ui/rows.ts';
 
-const List = styled.ul`
-  list-style: none;
-  margin: 0 0 6px;
-  padding: 0;
-  li {
-    display: flex;
-    gap: 12px;
-    align-items: center;
-    border-bottom: 1px solid ${({ theme }) => theme.rule};
-    > span {
-      flex: 1;
-    }
-  }
-`;
 const Row = styled.p`
   display: flex;
   flex-wrap: wrap;
@@ -40,7 +27,7 @@ export function SumsPanel({ view, question, plan, suggested, onPlan }: Props) {
   return (
     <section aria-label="Sums">
       <h2>Sums</h2>
-      <List>
+      <Rows>
         {plan.sums.map((one) => (
           <li key={one.id}>
             <span>
@@ -51,7 +38,7 @@ export function SumsPanel({ view, question, plan, suggested, onPlan }: Props) {
             </Button>
           </li>
         ))}
-      </List>
+      </Rows>
       <Row>
         {suggested.map(({ id, name }) => (
           <Link key={id} to={href(id)}>

@@ -8,7 +8,9 @@ import type { PlanWork } from '../plan/usePlanWork.ts';
 export function replyPlan({ question, standing, shed, plant, cause, plan, date }: PlanWork): ReplyPlan | null {
   if (!question || !shed) return null;
   const sums = plan.sums.map(({ reply }) => reply);
-  const none = (refer: boolean): ReplyPlan | null => (refer || sums.length > 0 ? { dose: null, days: [], gear: [], refer, sums } : null);
+  const checks = (plan.checks ?? []).map(({ on, what, why }) => ({ on, what: `${what}: ${why}` }));
+  const none = (refer: boolean): ReplyPlan | null =>
+    refer || sums.length > 0 || checks.length > 0 ? { dose: null, days: [], gear: [], refer, sums, checks } : null;
   if (!plant || !cause) return none(false);
   const context = labelContext(shed, { today: date, hemisphere: question.hemisphere });
   const offers = offersOf(shed, plant, cause, context, () => false);
@@ -30,5 +32,6 @@ export function replyPlan({ question, standing, shed, plant, cause, plan, date }
     gear: chosen.label.gear,
     refer,
     sums,
+    checks,
   };
 }

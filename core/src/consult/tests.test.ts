@@ -1,0 +1,44 @@
+import { describe, expect, it } from '@jest/globals';
+import type { Inspection } from '../edition/edition.ts';
+import { smallEdition } from '../testing/smallEdition.ts';
+import { testsFor } from './tests.ts';
+
+const test = (id: string, ...readings: [string, string][]): Inspection => ({
+  id,
+  name: id,
+  settles: '',
+  where: ['phone'],
+  needs: '',
+  cautions: [],
+  steps: [{ say: 'look' }, { say: 'look again' }],
+  results: readings.map(([finding, answer]) => ({ say: answer, means: '', readings: [{ finding, answer }] })),
+  mark: 'memory',
+});
+// mildew shows white powder and a positive test, beetle shows holes, cold follows frost
+const edition = {
+  ...smallEdition,
+  inspections: [test('rub', ['coating', 'white'], ['coating', 'none']), test('beat', ['holes', 'some']), test('plate', ['test', 'positive'])],
+};
+const ids = (leader: string, asked: string | null = null, answered: string[] = []) =>
+  testsFor(edition, { candidates: [{ cause: leader, probability: 0.9 }], answered: new Set(answered), asked }).map(({ id }) => id);
+
+describe('tests for a case', () => {
+  it('are those that would show something of what is likely', () => {
+    expect(ids('mildew')).toEqual(['rub', 'plate']);
+    expect(ids('beetle')).toContain('beat');
+    expect(ids('cold')).not.toContain('beat');
+  });
+  it('put the one first that settles the question asked', () => expect(ids('mildew', 'test')).toEqual(['plate', 'rub']));
+  it('leave out what is known already', () => expect(ids('mildew', null, ['coating'])).toEqual(['plate']));
+  it('are none while nothing is likely, or for an edition without tests', () => {
+    expect(ids('unlisted')).toEqual([]);
+    expect(testsFor(smallEdition, { candidates: [{ cause: 'mildew', probability: 1 }], answered: new Set(), asked: null })).toEqual([]);
+  });
+  it('weigh the causes by how likely they are', () => {
+    const candidates = [
+      { cause: 'beetle', probability: 0.8 },
+      { cause: 'mildew', probability: 0.2 },
+    ];
+    expect(testsFor(edition, { candidates, answered: new Set(), asked: null }).map(({ id }) => id)[0]).toBe('beat');
+  });
+});

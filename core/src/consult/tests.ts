@@ -1,0 +1,47 @@
+import { RATE_VALUES, type Cause, type Edition, type Inspection } from '../edition/edition.ts';
+
+/** So many of the likeliest causes are asked what a test would show. */
+const CANDIDATES = 3;
+/** Below this a test would hardly show anything of what is likely. */
+const WORTHWHILE = 0.2;
+
+/** How surely a cause gives one of the results of a test, by what it says outright; 0 when it is silent about them. To see nothing counts for nothing. */
+function shows(cause: Cause, test: Inspection, absent: ReadonlyMap<string, string | undefined>): number {
+  const rateOf = (finding: string, answer: string): number => {
+    if (absent.get(finding) === answer) return 0;
+    const word = cause.rates.find((rate) => rate.finding === finding)?.answers[answer];
+    return word ? RATE_VALUES[word] : 0;
+  };
+  const results = test.results.filter(({ readings }) => readings.length > 0);
+  return Math.max(0, ...results.map(({ readings }) => Math.max(...readings.map(({ finding, answer }) => rateOf(finding, answer)))));
+}
+
+/** Findings a test can settle. */
+const findingsOf = (test: Inspection): Set<string> => new Set(test.results.flatMap(({ readings }) => readings.map(({ finding }) => finding)));
+
+export interface TestsInput {
+  candidates: readonly { cause: string; probability: number }[];
+  /** Findings that are answered already. */
+  answered: ReadonlySet<string>;
+  /** The finding asked next; a test that settles it goes first. */
+  asked: string | null;
+}
+
+/** Tests that would show something of what is likely now, the most telling first; those that only repeat what is known are left out. */
+export function testsFor(edition: Edition, { candidates, answered, asked }: TestsInput): Inspection[] {
+  const causes = candidates.slice(0, CANDIDATES).flatMap(({ cause: id, probability }) => {
+    const cause = edition.causes.find((one) => one.id === id);
+    return cause ? [{ cause, probability }] : [];
+  });
+  const absent = new Map(edition.findings.map((finding) => [finding.id, finding.absent]));
+  const all = causes.reduce((sum, { probability }) => sum + probability, 0);
+  return (edition.inspections ?? [])
+    .map((test) => {
+      const findings = findingsOf(test);
+      const telling = causes.reduce((sum, { cause, probability }) => sum + (probability / (all || 1)) * shows(cause, test, absent), 0);
+      return { test, telling, settles: asked !== null && findings.has(asked), open: [...findings].some((id) => !answered.has(id)) };
+    })
+    .filter(({ telling, open }) => open && telling >= WORTHWHILE)
+    .sort((a, b) => Number(b.settles) - Number(a.settles) || b.telling - a.telling)
+    .map(({ test }) => test);
+}

@@ -1,0 +1,15 @@
+import { base, browser, page, entry, shot, say, newCall } from './zz_shot.mts';
+await newCall('Lisbet Crane');
+await say('my rosemary is speckled yellow');
+await shot('case');
+await page.keyboard.press('Alt+T');
+await page.waitForTimeout(800);
+console.log(page.url());
+await shot('test1');
+await page.keyboard.press('ArrowRight'); await page.keyboard.press('ArrowRight'); await page.keyboard.press('1');
+await shot('test2');
+await page.locator('section[aria-label^="Step"]').focus();
+await page.keyboard.press('Enter');
+await page.waitForTimeout(800);
+await shot('case2');
+await browser.close();

@@ -1,0 +1,11 @@
+import { chromium } from '@playwright/test';
+import { launchOptions } from '../e2e/chromium.ts';
+const base='http://127.0.0.1:4757';
+const browser = await chromium.launch({...launchOptions});
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme: 'light', locale: 'en-GB' });
+page.on('pageerror', e=>console.log('PAGEERROR', e.message)); page.on('console', m=>{ if(m.type()==='error') console.log('CONSOLE', m.text()); });
+const entry = page.getByLabel('What the caller says');
+const shot = async (n:string)=>{ await page.waitForTimeout(500); await page.screenshot({path:`/tmp/shot-${n}.png`}); };
+const say = async (words: string) => { await entry.pressSequentially(words); await page.waitForTimeout(300); await entry.press('Enter'); await page.waitForTimeout(400); };
+const newCall = async (name:string)=>{ await page.goto(base); await page.getByRole('button', { name: /New call/ }).click(); await page.getByLabel('Caller').fill(name); await page.getByRole('button', { name: 'Take the call' }).click(); await entry.waitFor(); };
+export { base, browser, page, entry, shot, say, newCall };
