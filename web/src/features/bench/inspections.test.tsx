@@ -29,7 +29,7 @@ const scratch: Inspection = {
 let nextId = 0;
 const newId = () => `n${nextId++}`;
 const laid = (writes: NewWrite[], view = aCase()) =>
-  writes.reduce((now, body, i) => applyWrite(now, { ...body, id: `w${i}`, caseId: 'c1', at: '2026-06-14T09:00:00Z' } as CaseWrite), view);
+  writes.reduce((now, body, i) => applyWrite(now, { ...body, id: `w${i}`, caseId: 'c1', at: '2026-06-14T09:00:00Z' }), view);
 const brown = { inspection: scratch, result: scratch.results[1]!, channel: 'caller-looked' as const, againOn: '2026-06-28' };
 
 describe('what a test leaves in the case', () => {

@@ -1,14 +1,5 @@
 import type { RankedQuestion, Reason } from '@sounding/core/diagnosis/questions.ts';
-import {
-  UNLISTED,
-  type Act,
-  type Answer,
-  type CauseKind,
-  type Channel,
-  type Edition,
-  type Finding,
-  type Inspection,
-} from '@sounding/core/edition/edition.ts';
+import { UNLISTED, type Act, type Answer, type CauseKind, type Channel, type Edition, type Finding } from '@sounding/core/edition/edition.ts';
 import type { WindowStanding } from '@sounding/core/season/windows.ts';
 import { sayShortDay } from '../../app/dates.ts';
 
