@@ -3,7 +3,7 @@ import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Inspection } from '@sounding/core/edition/edition.ts';
 import { aCase, aQuestion, renderAtDesk } from '../../testing.tsx';
-import { applyWrite, type CaseWrite } from '../../store/writes.ts';
+import { applyWrite } from '../../store/writes.ts';
 import type { NewWrite } from '../case/useCaseWork.ts';
 import { InspectionCards } from './InspectionCards.tsx';
 import { channelOf, writesOf } from './inspectionWrites.ts';
