@@ -9,6 +9,9 @@ const OUTLOOK: readonly { below: number; say: string }[] = [
   { below: Infinity, say: 'as good as girdled: replace it' },
 ];
 
+/** What becomes of a trunk that has lost this share of its girth, 0..1. */
+export const outlookOf = (share: number): string => OUTLOOK.find(({ below }) => share < below)!.say;
+
 const wound: SumDefinition = {
   id: 'wound',
   name: 'Wound to girth',
@@ -25,7 +28,7 @@ const wound: SumDefinition = {
     const share = width / (Math.PI * trunk);
     if (share > 1)
       throw new SumFault('width', `a wound ${sayAmount(v.written('width'))} wide goes more than round a trunk of ${sayAmount(v.written('trunk'))}`);
-    const outlook = OUTLOOK.find(({ below }) => share < below)!.say;
+    const outlook = outlookOf(share);
     return {
       lines: [`${Math.round(share * 100)} % of the girth`, outlook],
       steps: [

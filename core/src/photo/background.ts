@@ -1,4 +1,4 @@
-import { apart, featureOf, LINEAR, type Feature, type Rgb } from './colour.ts';
+import { apart, byColour, featureOf, LINEAR, type Feature, type Rgb } from './colour.ts';
 import { floodFrom, type Mask, type Pixels } from './mask.ts';
 
 /** A strip so wide along the edges of the picture is taken for background. */
@@ -47,8 +47,9 @@ export function findBackground(picture: Pixels): Background | null {
   const white: Rgb = light > PAPER_LIGHT && tint < PAPER_TINT ? linear : [1, 1, 1];
   const features = edge.map((index) => featureAt(data, index, white));
   const colour: Feature = [median(features.map(([u]) => u)), median(features.map(([, v]) => v)), median(features.map(([, , l]) => l))];
-  const agreeing = edge.filter((_, i) => sameColour(features[i]!, colour));
+  const same = byColour((red, green, blue) => (sameColour(featureOf(red, green, blue, white), colour) ? 1 : 0));
+  const agreeing = edge.filter((index) => same(data[index * 4]!, data[index * 4 + 1]!, data[index * 4 + 2]!) === 1);
   if (agreeing.length < AGREE * edge.length) return null;
-  const mask = floodFrom(agreeing, width, height, (index) => sameColour(featureAt(data, index, white), colour));
+  const mask = floodFrom(agreeing, width, height, (index) => same(data[index * 4]!, data[index * 4 + 1]!, data[index * 4 + 2]!) === 1);
   return { mask, white };
 }

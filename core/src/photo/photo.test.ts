@@ -6,6 +6,7 @@ import type { Rgb } from './colour.ts';
 import { insideCircle, insideOutline } from './mask.ts';
 import { findSpots, measureLeaf, severityClass } from './measure.ts';
 import { coinFrom, mmPerPixel, woundShare } from './scale.ts';
+import { meanAffected, percentSaid, photoSays } from './says.ts';
 import { NO_LEAF, segment, type SegmentOptions } from './segment.ts';
 
 const BROWN: Rgb = [118, 78, 44];
@@ -246,4 +247,38 @@ describe('severity class', () => {
     expect(severityClass(affected)).toMatchObject({ grade, from: expect.closeTo(from, 3), to }),
   );
   it('refuses what is no share', () => expect(() => severityClass(1.2)).toThrow('0 to 1'));
+});
+
+describe('in words', () => {
+  const found = (affected: number | null, extra: object = {}) => ({
+    leaf: { leafPixels: 1000, affected, shares: { brown: affected ?? 0, dark: 0.001, glare: 0.03 }, leftOut: 0.03 },
+    spots: { count: 3, acrossPx: [40, 20, 10] },
+    mmPerPx: 0.25,
+    wound: null,
+    ...extra,
+  });
+  it('the share first, with its class; then colours, spots and what could not be judged', () =>
+    expect(photoSays(found(0.18), COLOUR_CLASSES)).toEqual([
+      '18 % of the leaf is affected (class 5 of 12: 12 to 25 %)',
+      'of the leaf brown 18 %',
+      '3 spots: the largest 10 mm across, the middle one 5.0 mm',
+      '3 % glares and is not counted',
+    ]));
+  it('no size without something of known size', () =>
+    expect(photoSays(found(0.18, { mmPerPx: null }), COLOUR_CLASSES)[2]).toBe('3 spots; their size wants a coin or a ruler in the picture'));
+  it('a sound leaf, and a picture without a leaf', () => {
+    expect(photoSays(found(0), COLOUR_CLASSES)[0]).toBe('Nothing of the leaf is affected');
+    expect(photoSays(found(null), COLOUR_CLASSES)).toEqual([]);
+    expect(photoSays(found(null, { leaf: null, wound: 0.2 }), COLOUR_CLASSES)[0]).toMatch(/^The wound takes 20 % of the girth: /);
+  });
+  it.each([
+    [0, 'none'],
+    [0.0004, 'under 0.1 %'],
+    [0.0123, '1.2 %'],
+    [0.126, '13 %'],
+  ])('%d is said as %s', (share, said) => expect(percentSaid(share)).toBe(said));
+  it('the mean of several leaves counts each the same, and leaves out pictures without one', () => {
+    expect(meanAffected([found(0.1).leaf, found(0.3).leaf, found(null).leaf, null])).toBeCloseTo(0.2);
+    expect(meanAffected([null])).toBeNull();
+  });
 });

@@ -1,6 +1,6 @@
 import { findBackground } from './background.ts';
 import type { ColourClass } from './classes.ts';
-import { apart, featureOf, type Feature, type Rgb } from './colour.ts';
+import { apart, byColour, featureOf, type Feature, type Rgb } from './colour.ts';
 import { insideCircle, insideOutline, type Mask, type Pixels, type Point } from './mask.ts';
 
 export interface SegmentOptions {
@@ -34,12 +34,10 @@ function union(masks: Mask[], size: number): Mask {
   return all;
 }
 
-/** Colours of a picture repeat: each is weighed against the classes once. */
 function classifier(classes: readonly ColourClass[], white: Rgb): (red: number, green: number, blue: number) => number {
   const references = classes.flatMap(({ on, colours, reach }, label) =>
     on ? colours.map(([r, g, b]) => ({ label, feature: featureOf(r, g, b), ease: 1 / reach ** 2 })) : [],
   );
-  const known = new Map<number, number>();
   const nearest = (feature: Feature): number => {
     let best = NO_LEAF;
     let least = Infinity;
@@ -49,13 +47,7 @@ function classifier(classes: readonly ColourClass[], white: Rgb): (red: number, 
     }
     return best;
   };
-  return (red, green, blue) => {
-    // two steps of a byte are less than noise
-    const key = ((red >> 1) << 14) | ((green >> 1) << 7) | (blue >> 1);
-    const found = known.get(key) ?? nearest(featureOf(red, green, blue, white));
-    known.set(key, found);
-    return found;
-  };
+  return byColour((red, green, blue) => nearest(featureOf(red, green, blue, white)));
 }
 
 /** Gives every leaf pixel the commonest class round it. */

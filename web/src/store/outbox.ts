@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { dropPicture, keptPicture } from './pictureStore.ts';
 import { requestOf, type CaseWrite } from './writes.ts';
 
 export type RefusedWrite = CaseWrite & { reason: string };
@@ -66,8 +67,14 @@ type Outcome = { kind: 'sent' } | { kind: 'refused'; reason: string } | { kind: 
 async function send(write: CaseWrite): Promise<Outcome> {
   try {
     const { method, path } = requestOf(write);
-    const response = await fetch(`/api${path}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(write.body) });
-    if (response.ok) return { kind: 'sent' };
+    const image = write.kind === 'picture' ? await keptPicture(write.body.id) : null;
+    if (image === undefined) return { kind: 'refused', reason: 'the picture is no longer in this browser; put it in again' };
+    const body = image ?? JSON.stringify(write.body);
+    const response = await fetch(`/api${path}`, { method, headers: { 'content-type': image ? image.type : 'application/json' }, body });
+    if (response.ok) {
+      if (write.kind === 'picture') await dropPicture(write.body.id);
+      return { kind: 'sent' };
+    }
     const problem = (await response.json().catch(() => null)) as { title?: string; detail?: string } | null;
     const reason = problem?.detail ?? problem?.title ?? `answer ${response.status}`;
     return response.status >= 500 || response.status === 401 || response.status === 429 ? { kind: 'later', reason } : { kind: 'refused', reason };

@@ -18,6 +18,8 @@ export type CaseWrite = { id: string; caseId: string; at: string } & (
   | { kind: 'reading'; questionId: string; body: ReadingBody }
   | { kind: 'withdrawal'; questionId: string; readingId: string; body: { withdrawn: boolean } }
   | { kind: 'snapshot'; questionId: string; body: SnapshotBody }
+  /** The image itself waits in the picture store. */
+  | { kind: 'picture'; questionId: string; body: { id: string; statementId: string; width: number; height: number } }
   | { kind: 'advice'; questionId: string; body: AdviceBody; by: string }
 );
 
@@ -36,6 +38,8 @@ export function requestOf(write: CaseWrite): { method: 'POST' | 'PUT' | 'PATCH';
       return { method: 'PATCH', path: `/readings/${write.readingId}` };
     case 'snapshot':
       return { method: 'POST', path: `/questions/${write.questionId}/snapshots` };
+    case 'picture':
+      return { method: 'PUT', path: `/questions/${write.questionId}/pictures/${write.body.id}?statementId=${write.body.statementId}` };
     case 'advice':
       return { method: 'PUT', path: `/questions/${write.questionId}/advice` };
   }
@@ -75,6 +79,8 @@ function inQuestion(question: QuestionView, write: CaseWrite): QuestionView {
         ...question,
         readings: question.readings.map((r) => (r.id === write.readingId ? { ...r, withdrawnAt: write.body.withdrawn ? write.at : null } : r)),
       };
+    case 'picture':
+      return { ...question, pictures: joined(question.pictures, [{ ...write.body, takenAt: write.at }]) };
     case 'snapshot':
       return { ...question, snapshot: { ...write.body, takenAt: write.at } };
     case 'advice':

@@ -5,6 +5,7 @@ import { readingText } from '@sounding/core/consult/words.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import type { HeardCare } from '../../engine/engine.worker.ts';
 import { Button, VisuallyHidden } from '../../ui/controls.tsx';
+import { CasePicture } from './CasePicture.tsx';
 import { CHANNEL_WORDS } from './words.ts';
 
 const Panel = styled.section`
@@ -32,13 +33,6 @@ const Found = styled.p`
       500 16px/1.25 'Alegreya',
       serif;
   }
-`;
-const Shown = styled.img`
-  display: block;
-  max-width: 100%;
-  max-height: 120px;
-  margin: 2px 0 4px;
-  border: 1px solid ${({ theme }) => theme.rule};
 `;
 const List = styled.ul`
   list-style: none;
@@ -134,9 +128,7 @@ export const WordsPanel = memo(function WordsPanel({ question, edition, care, op
           {question.pictures
             .filter((picture) => picture.statementId === statement.id)
             .map((picture) => (
-              <a key={picture.id} href={`/api/pictures/${picture.id}`} target="_blank" rel="noreferrer">
-                <Shown src={`/api/pictures/${picture.id}`} alt={statement.said} loading="lazy" />
-              </a>
+              <CasePicture key={picture.id} picture={picture} alt={statement.said} />
             ))}
           {rows(question.readings.filter((r) => r.statementId === statement.id))}
         </div>
