@@ -78,5 +78,11 @@ describe('what a reading says', () => {
     expect(instrumentSays({ ph: 7.3 }, 'loam').readings[0]?.answer).toBe('unknown-neutral');
     expect(instrumentSays({ ph: 6 }, 'loam').readings[0]?.answer).toBe('acid');
   });
+  it('says figures in the same order however they came', () =>
+    expect(instrumentSays({ temperature: 20, ec: 1.2, moisture: 30 }, 'loam').lines).toEqual([
+      '30 % water in the soil',
+      '1.2 mS/cm salt (EC)',
+      '20 °C',
+    ]));
   it('weighs without judging', () => expect(instrumentSays({ mass: 1840 }, 'loam')).toEqual({ lines: ['1.84 kg'], readings: [], figures: [] }));
 });

@@ -34,7 +34,7 @@ export interface Said {
 
 const shown = (id: QuantityId, value: number): string => {
   if (id === 'moisture') return `${value} % ${QUANTITIES.moisture.say}`;
-  if (id === 'ph') return `pH ${value}`;
+  if (id === 'ph') return `pH ${value.toFixed(1)}`;
   if (id === 'temperature') return `${value} °C`;
   if (id === 'mass') return value >= 1000 ? `${value / 1000} kg` : `${value} g`;
   return `${value} ${QUANTITIES[id].unit} ${QUANTITIES[id].say}`;
@@ -53,7 +53,10 @@ export function wetness(moisturePct: number, soil: Soil): 'dry' | 'moist' | 'wet
  */
 export function instrumentSays(measured: Measured, soil: Soil): Said {
   const said: Said = { lines: [], readings: [], figures: [] };
-  for (const [id, value] of Object.entries(measured) as [QuantityId, number][]) said.lines.push(shown(id, value));
+  for (const id of Object.keys(QUANTITIES) as QuantityId[]) {
+    const value = measured[id];
+    if (value !== undefined) said.lines.push(shown(id, value));
+  }
   if (measured.moisture !== undefined) {
     said.readings.push({ finding: 'soil-moisture', answer: wetness(measured.moisture, soil) });
     said.figures.push({ what: `dry and wet in ${soil}`, mark: 'published', source: 'FAO Irrigation and drainage paper 56 (1998), tables 19 and 22' });

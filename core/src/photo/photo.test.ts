@@ -259,23 +259,23 @@ describe('in words', () => {
   });
   it('the share first, with its class; then colours, spots and what could not be judged', () =>
     expect(photoSays(found(0.18), COLOUR_CLASSES)).toEqual([
-      '18 % of the leaf is affected (class 5 of 12: 12 to 25 %)',
-      'of the leaf brown 18 %',
+      '18 % of the leaf is affected',
+      'Class 5 of 12 (12 to 25 %); brown 18 %',
       '3 spots: the largest 10 mm across, the middle one 5.0 mm',
-      '3 % glares and is not counted',
+      '3 % glares and is not counted',
     ]));
   it('no size without something of known size', () =>
     expect(photoSays(found(0.18, { mmPerPx: null }), COLOUR_CLASSES)[2]).toBe('3 spots; their size wants a coin or a ruler in the picture'));
   it('a sound leaf, and a picture without a leaf', () => {
     expect(photoSays(found(0), COLOUR_CLASSES)[0]).toBe('Nothing of the leaf is affected');
     expect(photoSays(found(null), COLOUR_CLASSES)).toEqual([]);
-    expect(photoSays(found(null, { leaf: null, wound: 0.2 }), COLOUR_CLASSES)[0]).toMatch(/^The wound takes 20 % of the girth: /);
+    expect(photoSays(found(null, { leaf: null, wound: 0.2 }), COLOUR_CLASSES)[0]).toMatch(/^The wound takes 20 % of the girth: /);
   });
   it.each([
     [0, 'none'],
-    [0.0004, 'under 0.1 %'],
-    [0.0123, '1.2 %'],
-    [0.126, '13 %'],
+    [0.0004, 'under 0.1 %'],
+    [0.0123, '1.2 %'],
+    [0.126, '13 %'],
   ])('%d is said as %s', (share, said) => expect(percentSaid(share)).toBe(said));
   it('the mean of several leaves counts each the same, and leaves out pictures without one', () => {
     expect(meanAffected([found(0.1).leaf, found(0.3).leaf, found(null).leaf, null])).toBeCloseTo(0.2);

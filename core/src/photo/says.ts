@@ -16,17 +16,20 @@ const NAMED_FROM = 0.005;
 /** Glare below this changes nothing worth saying. */
 const GLARE_FROM = 0.01;
 
+/** A number and its sign, which stay together on a line. */
+const percentOf = (number: number | string): string => `${number}\u00a0%`;
+
 /** "12 %", "0.4 %", "none". */
 export function percentSaid(share: number): string {
   if (share === 0) return 'none';
   const percent = share * 100;
-  return percent < 0.1 ? 'under 0.1 %' : percent < 2 ? `${percent.toFixed(1)} %` : `${Math.round(percent)} %`;
+  return percent < 0.1 ? `under ${percentOf(0.1)}` : percentOf(percent < 2 ? percent.toFixed(1) : Math.round(percent));
 }
 const mmSaid = (mm: number): string => (mm < 10 ? `${mm.toFixed(1)} mm` : `${Math.round(mm)} mm`);
 const median = (sorted: readonly number[]): number => sorted[Math.floor(sorted.length / 2)] ?? 0;
 
 function spotsSaid({ count, acrossPx }: Spots, mmPerPx: number | null): string {
-  if (count === 0) return 'no spots';
+  if (count === 0) return 'No spots';
   const many = count === 1 ? '1 spot' : `${count} spots`;
   if (mmPerPx === null) return `${many}; their size wants a coin or a ruler in the picture`;
   const largest = mmSaid((acrossPx[0] ?? 0) * mmPerPx);
@@ -40,10 +43,11 @@ export function photoSays({ leaf, spots, mmPerPx, wound }: PhotoFound, classes: 
   if (!leaf || leaf.affected === null) return lines;
   const { affected, shares, leftOut } = leaf;
   const { grade, from, to } = severityClass(affected);
-  const span = from === to || grade === 1 ? `${to} %` : `${from} to ${to} %`;
-  lines.push(affected === 0 ? 'Nothing of the leaf is affected' : `${percentSaid(affected)} of the leaf is affected (class ${grade} of 12: ${span})`);
+  const span = from === to || grade === 1 ? percentOf(to) : `${from} to ${percentOf(to)}`;
   const named = classes.filter(({ id, counts }) => counts === 'affected' && (shares[id] ?? 0) >= NAMED_FROM);
-  if (named.length > 0) lines.push(`of the leaf ${named.map(({ id, name }) => `${name} ${percentSaid(shares[id] ?? 0)}`).join(', ')}`);
+  const colours = named.map(({ id, name }) => `${name} ${percentSaid(shares[id] ?? 0)}`).join(', ');
+  if (affected === 0) lines.push('Nothing of the leaf is affected');
+  else lines.push(`${percentSaid(affected)} of the leaf is affected`, `Class ${grade} of 12 (${span})${colours ? `; ${colours}` : ''}`);
   if (affected > 0) lines.push(spotsSaid(spots, mmPerPx));
   if (leftOut >= GLARE_FROM) lines.push(`${percentSaid(leftOut)} glares and is not counted`);
   return lines;

@@ -33,6 +33,7 @@ export function createAppRouter() {
         { path: 'bench', lazy: async () => ({ Component: (await import('../features/bench/BenchPage.tsx')).BenchPage }) },
         { path: 'bench/tests/:id?', lazy: async () => ({ Component: (await import('../features/bench/InspectionPage.tsx')).InspectionPage }) },
         { path: 'bench/picture', lazy: async () => ({ Component: (await import('../features/bench/photo/PicturePage.tsx')).PicturePage }) },
+        { path: 'bench/instruments', lazy: async () => ({ Component: (await import('../features/bench/InstrumentsPage.tsx')).InstrumentsPage }) },
         { path: 'season', lazy: async () => ({ Component: (await import('../features/season/SeasonPage.tsx')).SeasonPage }) },
         { path: 'season/stations', lazy: async () => ({ Component: (await import('../features/season/StationsPage.tsx')).StationsPage }) },
         { path: 'office', lazy: async () => ({ Component: (await import('../features/office/OfficePage.tsx')).OfficePage }) },

@@ -12,6 +12,7 @@ import type {
   OutcomeBody,
   SessionView,
 } from '@sounding/contract/api.ts';
+import type { InstrumentsView } from '@sounding/contract/instruments.ts';
 import type { LabelImportView, RecordHistory, ShedView } from '@sounding/contract/labels.ts';
 import type { MailBody, MailView } from '@sounding/contract/plan.ts';
 import type { DeskSeason } from '@sounding/contract/season.ts';
@@ -26,7 +27,7 @@ import type { JurisdictionRule, Label } from '@sounding/core/treatment/label.ts'
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: new URL('/api', location.href).href }),
-  tagTypes: ['Session', 'Cases', 'Case', 'Entry', 'Learning', 'Shed', 'Settings', 'Stations', 'Mails'],
+  tagTypes: ['Session', 'Cases', 'Case', 'Entry', 'Learning', 'Shed', 'Settings', 'Stations', 'Mails', 'Instruments'],
   endpoints: (build) => ({
     session: build.query<SessionView, void>({ query: () => '/session', providesTags: ['Session'] }),
     edition: build.query<Edition, string>({ query: (version) => `/editions/${version}`, keepUnusedDataFor: 86_400 }),
@@ -38,6 +39,12 @@ export const api = createApi({
     case: build.query<CaseView, string>({ query: (id) => `/cases/${id}`, providesTags: ['Case'], keepUnusedDataFor: 0 }),
     weather: build.query<WeatherSeries, { stationId: string; until: string }>({
       query: ({ stationId, until }) => ({ url: `/stations/${stationId}/weather`, params: { until } }),
+    }),
+    instruments: build.query<InstrumentsView, void>({ query: () => '/instruments', providesTags: ['Instruments'], keepUnusedDataFor: 0 }),
+    takeReading: build.mutation<void, string>({ query: (serial) => ({ url: `/instruments/${encodeURIComponent(serial)}/take`, method: 'POST' }) }),
+    assignReading: build.mutation<void, { id: string; questionId: string | null }>({
+      query: ({ id, questionId }) => ({ url: `/instrument-readings/${id}`, method: 'PATCH', body: { questionId } }),
+      invalidatesTags: ['Instruments'],
     }),
     createCase: build.mutation<CaseView, NewCase>({ query: (body) => ({ url: '/cases', method: 'POST', body }), invalidatesTags: ['Cases'] }),
     addQuestion: build.mutation<CaseView, { caseId: string; id: string }>({
@@ -131,6 +138,9 @@ export const api = createApi({
 export const {
   useSessionQuery,
   useEditionQuery,
+  useInstrumentsQuery,
+  useTakeReadingMutation,
+  useAssignReadingMutation,
   useCasesQuery,
   useCaseQuery,
   useWeatherQuery,

@@ -188,6 +188,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
       />
       <Columns>
         <WordsPanel
+          caseId={view.id}
           question={question}
           edition={edition}
           care={everything?.careAnswers ?? NO_CARE}

@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { QuestionView, ReadingView } from '@sounding/contract/api.ts';
 import { readingText } from '@sounding/core/consult/words.ts';
@@ -17,6 +18,23 @@ const Heading = styled.h2`
   font-size: 17px;
   margin-bottom: 6px;
 `;
+const Ways = styled.span`
+  float: right;
+  display: flex;
+  gap: 10px;
+  font:
+    400 14px/1.6 'Source Sans 3',
+    sans-serif;
+  a {
+    color: ${({ theme }) => theme.inkSoft};
+  }
+`;
+/** Other ways than words for something to come into the case. */
+const WAYS = [
+  { to: '/bench/tests', say: 'test' },
+  { to: '/bench/picture', say: 'picture' },
+  { to: '/bench/instruments', say: 'instrument' },
+] as const;
 const Said = styled.blockquote`
   margin: 10px 0 4px;
   font:
@@ -76,6 +94,7 @@ const Empty = styled.p`
 `;
 
 interface Props {
+  caseId: string;
   question: QuestionView;
   edition: Edition;
   care: readonly HeardCare[];
@@ -91,7 +110,7 @@ function text(edition: Edition, reading: ReadingView): string {
 }
 
 /** What was said, in the caller's own words, with what was read from it; any reading can be taken back. */
-export const WordsPanel = memo(function WordsPanel({ question, edition, care, opening, shownIds, onWithdraw }: Props) {
+export const WordsPanel = memo(function WordsPanel({ caseId, question, edition, care, opening, shownIds, onWithdraw }: Props) {
   const rows = (readings: ReadingView[]) => (
     <List>
       {readings.map((reading) => {
@@ -114,7 +133,16 @@ export const WordsPanel = memo(function WordsPanel({ question, edition, care, op
   const labels: Record<string, string> = Object.fromEntries(edition.careTopics.map((t) => [t.id, t.name]));
   return (
     <Panel aria-label="What was said" tabIndex={0}>
-      <Heading>What was said</Heading>
+      <Heading>
+        What was said
+        <Ways>
+          {WAYS.map(({ to, say }) => (
+            <Link key={to} to={`${to}?case=${caseId}&question=${question.id}`}>
+              {say}
+            </Link>
+          ))}
+        </Ways>
+      </Heading>
       {opening && !question.statements.some((s) => s.said === opening) && <Said>“{opening}”</Said>}
       {question.statements.map((statement) => (
         <div key={statement.id}>

@@ -91,7 +91,15 @@ describe('what was said', () => {
   it('shows each reading with its channel and lets it be taken back', async () => {
     const onWithdraw = jest.fn();
     renderInk(
-      <WordsPanel question={question} edition={smallEdition} care={[]} opening="Holes!" shownIds={new Set(['r1', 'r2'])} onWithdraw={onWithdraw} />,
+      <WordsPanel
+        caseId="c1"
+        question={question}
+        edition={smallEdition}
+        care={[]}
+        opening="Holes!"
+        shownIds={new Set(['r1', 'r2'])}
+        onWithdraw={onWithdraw}
+      />,
     );
     expect(screen.getByText('“Holes!”')).toBeTruthy();
     expect(screen.getAllByText('frost: cannot say').length).toBeGreaterThan(0);

@@ -31,7 +31,8 @@ const Table = styled.table`
   }
   input[type='checkbox'] {
     accent-color: ${({ theme }) => theme.ink};
-    margin-right: 6px;
+    margin: 0 6px 0 0;
+    vertical-align: -2px;
   }
   button {
     min-height: 26px;
