@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { dropPicture, keptPicture } from './pictureStore.ts';
+import { dropPicture, keptPicture, PICTURE_TYPE } from './pictureStore.ts';
 import { requestOf, type CaseWrite } from './writes.ts';
 
 export type RefusedWrite = CaseWrite & { reason: string };
@@ -70,7 +70,7 @@ async function send(write: CaseWrite): Promise<Outcome> {
     const image = write.kind === 'picture' ? await keptPicture(write.body.id) : null;
     if (image === undefined) return { kind: 'refused', reason: 'the picture is no longer in this browser; put it in again' };
     const body = image ?? JSON.stringify(write.body);
-    const response = await fetch(`/api${path}`, { method, headers: { 'content-type': image ? image.type : 'application/json' }, body });
+    const response = await fetch(`/api${path}`, { method, headers: { 'content-type': image ? PICTURE_TYPE : 'application/json' }, body });
     if (response.ok) {
       if (write.kind === 'picture') await dropPicture(write.body.id);
       return { kind: 'sent' };

@@ -1,5 +1,8 @@
 import { del, get, set } from 'idb-keyval';
 
+/** Pictures are drawn anew before they are kept, always as this. */
+export const PICTURE_TYPE = 'image/jpeg';
+
 const key = (id: string): string => `picture ${id}`;
 
 /** Pictures on their way to the record: kept in the browser until they are stored, as the words are. */

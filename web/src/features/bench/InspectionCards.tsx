@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { styled } from 'styled-components';
 import type { Inspection, InspectionPlace } from '@sounding/core/edition/edition.ts';
@@ -142,18 +142,22 @@ export function InspectionCards({ inspection, atHand }: { inspection: Inspection
     for (const write of writesOf(found, atHand.view, atHand.question, () => crypto.randomUUID())) atHand.write(write);
     void navigate(backToCase(atHand));
   };
-  const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
-    const inField = event.target instanceof HTMLInputElement;
+  const onKey = useEffectEvent((event: KeyboardEvent) => {
+    const inField = event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement;
     if (inField || event.ctrlKey || event.metaKey || event.altKey) return;
     if (event.key === 'ArrowRight') setAt(Math.min(at + 1, steps.length - 1));
     else if (event.key === 'ArrowLeft') setAt(Math.max(at - 1, 0));
     else if (/^[1-9]$/.test(event.key)) pick(Number(event.key) - 1);
     else return;
     event.preventDefault();
-  };
+  });
+  // the keys act wherever the focus is: a button that was pressed may be gone
+  useEffect(() => {
+    document.addEventListener('keydown', onKey);
+    return () => document.removeEventListener('keydown', onKey);
+  }, []);
   return (
-    // the keys act on the whole test; the card is what is focused at first
-    <div onKeyDown={onKeyDown}>
+    <div>
       <h1>{inspection.name}</h1>
       <p>
         {inspection.settles} {inspection.needs} <i>{inspection.where.map((place) => PLACE_WORDS[place]).join(', ')}</i>

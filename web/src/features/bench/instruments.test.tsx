@@ -46,7 +46,7 @@ beforeEach(() => {
     if (path.startsWith('/api/editions/')) return answer(smallEdition);
     if (path === '/api/cases/c1') return answer(aCase());
     return Promise.resolve(new Response(null, { status: 204 }));
-  }) as typeof fetch;
+  });
 });
 afterEach(() => {
   globalThis.fetch = realFetch;

@@ -1,3 +1,4 @@
+import { PICTURE_TYPE } from '../../../store/pictureStore.ts';
 import type { Pixels } from '@sounding/core/photo/mask.ts';
 
 /** Enough for a spot of a millimetre on a hand-sized leaf, and quick to read. */
@@ -30,6 +31,6 @@ export async function loadPhoto(file: File): Promise<LoadedPhoto> {
   context.drawImage(bitmap, 0, 0, width, height);
   bitmap.close();
   const { data } = context.getImageData(0, 0, width, height);
-  const image = await canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY });
+  const image = await canvas.convertToBlob({ type: PICTURE_TYPE, quality: QUALITY });
   return { id: crypto.randomUUID(), name: file.name, pixels: { width, height, data }, image, url: URL.createObjectURL(image) };
 }
