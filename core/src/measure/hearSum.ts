@@ -111,6 +111,49 @@ const texture = ({ text }: Talk): string | undefined => /\b(sand|loam|clay)/.exe
 
 const EARS: readonly Ear[] = [
   {
+    sum: 'soil-mix',
+    words: /\bparts?\b.*,.*\bparts?\b|\bmix of\b|^\d+ [a-z ]+, ?\d+ [a-z ]+/,
+    // parts have no units
+    needs: ({ text, all }) => text.includes(',') && all.filter(({ units }) => units.length === 0).length > 1,
+    fill: ({ text, of }) => {
+      const volumes = of('volume');
+      // what is to be filled is said after the parts
+      const mix = text
+        .replace(/^.*?\bmix of\b/, '')
+        .replace(/\b(?:to fill|for|makes?)\b.*$/, '')
+        .trim();
+      return { mix, total: volumes[volumes.length - 1] };
+    },
+  },
+  {
+    sum: 'emitters',
+    words: /\bemitters?\b|\bdrippers?\b|\bdrip line\b.*\bhours?\b/,
+    fill: ({ text, of }) => ({
+      count: /(\d+) ?(?:emitters?|drippers?)/.exec(text)?.[1],
+      each: /(\d+(?:\.\d+)?) ?(?:l|lit(?:er|re)s?) ?(?:\/|an?|per) ?h/.exec(text)?.[1],
+      wanted: of('volume').find(
+        (q) => !/^ ?(?:\/|an?|per)? ?h/.test(text.slice(text.indexOf(`${q.value} ${q.heard}`) + `${q.value} ${q.heard}`.length)),
+      ),
+    }),
+  },
+  {
+    sum: 'week-water',
+    words: /\b(?:a|this|per|each) week\b|\bweekly\b/,
+    needs: ({ of }) => of('area').length > 0,
+    fill: ({ of, text }) => ({
+      area: of('area')[0],
+      rain: /(\d+(?:\.\d+)?) ?mm\b/.exec(text)?.[1],
+      planting: /\blawn\b|\bgrass\b/.test(text)
+        ? 'cool-lawn'
+        : /\bvegetable|\btomato/.test(text)
+          ? 'vegetables'
+          : /\bshrub|\bhedge/.test(text)
+            ? 'shrubs'
+            : undefined,
+      warmth: /\bhot\b|\bheat\b/.test(text) ? 'hot' : /\bcool\b|\bcold\b/.test(text) ? 'cool' : undefined,
+    }),
+  },
+  {
     sum: 'soil-ph',
     words: /\bph\b/,
     fill: (talk) => {

@@ -4,10 +4,12 @@ import { SUMS, sumOf, workOut } from './all.ts';
 import { hearSum } from './hearSum.ts';
 import { gallonsAnAcre, stockNeeded } from './mixing.ts';
 import { potLitres, SULPHUR_G_M2 } from './soil.ts';
+import { readParts } from './soilMixes.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { sumsFor } from './suggest.ts';
 import { SumFault, type Entered } from './sum.ts';
 import { leachingShare, relativeYield, SALT_TOLERANCE, wettingMm } from './water.ts';
+import { sodiumRatio } from './waterPlan.ts';
 
 const work = (id: string, entered: Entered = {}) => workOut(sumOf(id)!, entered);
 const lines = (id: string, entered: Entered = {}) => work(id, entered).lines.join(' | ');
@@ -54,6 +56,52 @@ describe('sums against worked examples and handbook figures', () => {
     expect(lines('planting-depth', { soil: amount('1.5', 'in') })).toBe('just right');
   });
   it('chlorine is gone after 24 hours (practice.md)', () => expect(lines('dechlorinate', { hours: '20' })).toContain('4 hours more'));
+  it('water by FAO-29 table 1: with care from EC 0.7, ratio 3, chloride 4 meq/l; harm above 3, 9, 10 (Ayers & Westcot 1985)', () => {
+    const soft = { calcium: '60', magnesium: '12' };
+    expect(lines('water-quality')).toMatch(/^good for garden plants \| not for bog plants/);
+    expect(lines('water-quality', { ...soft, ec: '0.7' })).toContain('to be used with care: salt 0.7 dS/m');
+    expect(lines('water-quality', { ...soft, ec: '3.1' })).toContain('it harms: salt 3.1 dS/m');
+    // 4 meq/l of chloride are 141.8 mg/l
+    expect(lines('water-quality', { chloride: '141' })).toContain('good for garden plants');
+    expect(lines('water-quality', { chloride: '142' })).toContain('with care: chloride 4.01 meq/l');
+    expect(lines('water-quality', { chloride: '360', ec: '1' })).toMatch(/it harms: chloride 10.2 meq\/l \| with care besides: salt 1 dS\/m/);
+    expect(lines('water-quality', { ec: '0.02', sodium: '2', chloride: '3', calcium: '1', magnesium: '0' })).toContain('good for bog plants too');
+  });
+  it('sodium ratio: 10 meq/l of sodium on 2 of calcium and 2 of magnesium is 10 ÷ √2 (USDA Handbook 60)', () =>
+    expect(sodiumRatio(229.9, 40.08, 24.3)).toBeCloseTo(10 / Math.SQRT2, 9));
+  it('a cool-season lawn in mild humid weather uses 7 × 3 × 0.95 = 19.95 mm (FAO-56 tables 2 and 12)', () => {
+    expect(lines('week-water', { rain: '0', area: amount('1', 'm2') })).toMatch(/^19\.9 litres/);
+    expect(lines('week-water', { rain: '30' })).toMatch(/^the rain is enough/);
+  });
+  it('phosphate is 43.6 % phosphorus, potash 83.0 % potassium (atomic weights)', () => {
+    expect(lines('fertiliser', { nutrient: 'p', wanted: '10' })).toContain('is 4.36 g a m² of phosphorus');
+    expect(lines('fertiliser', { nutrient: 'k', wanted: '10' })).toContain('is 8.3 g a m² of potassium');
+    expect(lines('fertiliser')).not.toContain('of phosphorus');
+  });
+  it('four emitters of 4 litres an hour give 40 litres in two and a half hours', () => expect(lines('emitters')).toMatch(/^2 h 30 min \| 16 litres/));
+  it('walking 20 m in 30 s with a swath of 1 m at 600 ml a minute: 15 ml a m², and the rule of 340 agrees', () => {
+    expect(lines('walk')).toMatch(/^15 ml a m² \(150 litres a hectare\) \| 5 litres do for 333 m²/);
+    const flOz = 300 / 29.5735295625;
+    expect(gallonsAnAcre(flOz, 20 / 0.09290304) * 9.353958).toBeCloseTo(150, 1);
+  });
+  it('a mix of 3, 2 and 1 fills 120 litres with 15 % more loose stuff, in whole bags', () => {
+    expect(lines('soil-mix')).toBe(
+      'compost: 69 litres (18.2 US gal), 2 bags | topsoil: 46 litres (12.2 US gal), 2 bags | sharp sand: 23 litres (6.08 US gal), 1 bag',
+    );
+    expect(readParts('half grit and 2 parts of leaf mould')).toEqual([
+      { parts: 0.5, name: 'grit' },
+      { parts: 2, name: 'leaf mould' },
+    ]);
+    expect(() => readParts('compost')).toThrow('two parts or more');
+    expect(() => readParts('3 compost, 2')).toThrow('says of nothing');
+    expect(() => readParts('3 compost, 0 sand')).toThrow('more than nothing');
+  });
+  it('5 t a ha of pure lime is 500 g a m²; a lime of 90 % wants a ninth more', () => {
+    expect(lines('lime-lab', { value: '100' })).toContain('500 g a m², in 2 turns');
+    expect(lines('lime-lab')).toContain('556 g a m², in 3 turns');
+    expect(lines('lime-lab', { depth: amount('7.5', 'cm'), value: '100' })).toMatch(/250 g a m²$/);
+    expect(() => work('lime-lab', { depth: amount('15', 'ft') })).toThrow('was another unit meant?');
+  });
   it('C₁V₁ = C₂V₂, and a weak product is never made strong', () => {
     expect(stockNeeded(50, 2, 5000)).toBeCloseTo(200, 9);
     expect(() => stockNeeded(2, 15, 5000)).toThrow('more of a weak product is not a strong one');
@@ -161,6 +209,12 @@ describe('typed as it was heard', () => {
       '1,200 square feet, 10 pounds per 5,000 square feet',
       { sum: 'granules', area: { value: '1200', unit: 'sqft' }, per: { value: '5000', unit: 'sqft' } },
     ],
+    ['40 litres with 4 emitters of 2 l/h', { sum: 'emitters', wanted: { value: '40', unit: 'l' }, count: '4', each: '2' }],
+    [
+      'lawn 50 m2 this week, 6 mm of rain, hot',
+      { sum: 'week-water', planting: 'cool-lawn', warmth: 'hot', rain: '6', area: { value: '50', unit: 'm2' } },
+    ],
+    ['3 compost, 2 topsoil, 1 grit to fill 200 litres', { sum: 'soil-mix', mix: '3 compost, 2 topsoil, 1 grit', total: { value: '200', unit: 'l' } }],
     ['10 m2 of plugs 30 cm apart', { sum: 'plugs', area: { value: '10', unit: 'm2' }, spacing: { value: '30', unit: 'cm' } }],
   ])('%s', (line, expected) => expect(hear(line)).toMatchObject(expected));
   it('asks which gallon and which ounce, and guesses neither in silence', () => {

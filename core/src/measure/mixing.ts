@@ -112,6 +112,36 @@ const calibration: SumDefinition = {
   },
 };
 
+const walk: SumDefinition = {
+  id: 'walk',
+  name: 'Calibrating by walking',
+  group: 'mixing',
+  asks: 'I walk so far in so long: how much goes on, and how far does a tank reach?',
+  fields: [
+    { id: 'distance', label: 'walked', kind: 'amount', dimension: 'length', start: { value: '20', unit: 'm' } },
+    { id: 'seconds', label: 'in', kind: 'number', start: '30', unit: 'seconds', least: 1, most: 3600 },
+    { id: 'swath', label: 'the spray is wide', kind: 'amount', dimension: 'length', start: { value: '1', unit: 'm' } },
+    { id: 'flow', label: 'caught in a minute', kind: 'amount', dimension: 'volume', start: { value: '600', unit: 'ml' } },
+    { id: 'tank', label: 'the tank holds', kind: 'amount', dimension: 'volume', start: { value: '5', unit: 'l' } },
+  ],
+  work(v) {
+    const m2 = (v.amount('distance') / 100) * (v.amount('swath') / 100);
+    const ml = (v.amount('flow') * v.number('seconds')) / 60;
+    const mlM2 = ml / m2;
+    const reach = v.amount('tank') / mlM2;
+    return {
+      lines: [
+        `${round3(mlM2)} ml a m² (${round3(mlM2 * 10)} litres a hectare)`,
+        `${sayAmount(v.written('tank'))} do for ${said(bothAreas(reach), v.unit('distance'))}`,
+      ],
+      steps: [`${round3(ml)} ml on ${round3(m2)} m²`, `${sayAmount(v.written('tank'))} ÷ ${round3(mlM2)} ml a m²`],
+      figures: [],
+      cautions: ['Catch plain water at the pressure you spray with, walk as you would when spraying, and do it three times.'],
+      reply: `At your pace ${sayAmount(v.written('tank'))} do for ${said(bothAreas(reach), v.unit('distance'))}.`,
+    };
+  },
+};
+
 const granules: SumDefinition = {
   id: 'granules',
   name: 'Granules on an area',
@@ -203,4 +233,4 @@ const underTree: SumDefinition = {
   },
 };
 
-export const MIXING: readonly SumDefinition[] = [dilution, parts, percent, calibration, granules, drench, underTree];
+export const MIXING: readonly SumDefinition[] = [dilution, parts, percent, calibration, walk, granules, drench, underTree];

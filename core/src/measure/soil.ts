@@ -7,7 +7,8 @@ type Texture = (typeof TEXTURES)[number]['id'];
 export const SULPHUR_G_M2: Record<Texture, number> = { sand: 50, loam: 75, clay: 110 };
 export const LIME_G_M2: Record<Texture, number> = { sand: 130, loam: 240, clay: 350 };
 /** No more at once; the rest after half a year and a new test (memory). */
-const MOST_AT_ONCE_G_M2 = { sulphur: 100, lime: 250 } as const;
+export const LIME_AT_ONCE_G_M2 = 250;
+const MOST_AT_ONCE_G_M2 = { sulphur: 100, lime: LIME_AT_ONCE_G_M2 } as const;
 
 const acidity: SumDefinition = {
   id: 'soil-ph',
@@ -53,23 +54,36 @@ const acidity: SumDefinition = {
 /** Nitrogen a lawn takes at once, g a m²: the working rule of one pound on 1,000 square feet (memory). */
 const LAWN_N_MOST = 4.88;
 
+/** What labels call the three numbers; phosphate and potash hold so much of the element, by their atomic weights. */
+const NUTRIENTS = [
+  { id: 'n', say: 'nitrogen', element: null },
+  { id: 'p', say: 'phosphate', element: { say: 'phosphorus', share: (2 * 30.974) / 141.945 } },
+  { id: 'k', say: 'potash', element: { say: 'potassium', share: (2 * 39.098) / 94.196 } },
+] as const;
+
 const fertiliser: SumDefinition = {
   id: 'fertiliser',
   name: 'Fertiliser by analysis',
   group: 'soil',
-  asks: 'How much of this bag for so much nitrogen?',
+  asks: 'How much of this bag for so much of a nutrient?',
   fields: [
-    { id: 'nitrogen', label: 'nitrogen in the bag', kind: 'number', start: '12', unit: '%', least: 0.1, most: 60 },
-    { id: 'wanted', label: 'nitrogen wanted', kind: 'number', start: '3', unit: 'g a m²', least: 0.1, most: 30 },
+    { id: 'nutrient', label: 'nutrient', kind: 'choice', options: NUTRIENTS.map(({ id, say }) => ({ id, say })), start: 'n' },
+    { id: 'nitrogen', label: 'of it in the bag', kind: 'number', start: '12', unit: '%', least: 0.1, most: 60 },
+    { id: 'wanted', label: 'of it wanted', kind: 'number', start: '3', unit: 'g a m²', least: 0.1, most: 30 },
     { id: 'area', label: 'area', kind: 'amount', dimension: 'area', start: { value: '100', unit: 'm2' } },
   ],
   work(v) {
     const [share, wanted, m2] = [v.number('nitrogen') / 100, v.number('wanted'), v.amount('area')];
     const line = said(bothMasses((wanted / share) * m2), v.unit('area'));
-    const over = wanted > LAWN_N_MOST;
+    const nutrient = NUTRIENTS.find(({ id }) => id === v.choice('nutrient'))!;
+    const over = nutrient.id === 'n' && wanted > LAWN_N_MOST;
     return {
-      lines: [line, `${round3(wanted / share)} g a m²`],
-      steps: [`${wanted} g of nitrogen ÷ ${v.number('nitrogen')} % × ${sayAmount(v.written('area'))}`],
+      lines: [
+        line,
+        `${round3(wanted / share)} g a m²`,
+        ...(nutrient.element ? [`the ${nutrient.say} in it is ${round3(wanted * nutrient.element.share)} g a m² of ${nutrient.element.say}`] : []),
+      ],
+      steps: [`${wanted} g of ${nutrient.say} ÷ ${v.number('nitrogen')} % × ${sayAmount(v.written('area'))}`],
       figures: [{ what: 'a lawn takes about 4.9 g of nitrogen a m² at once (1 lb on 1,000 sq ft)', mark: 'memory' }],
       cautions: [
         ...(over ? ['That is more nitrogen than a lawn takes at once: it burns or washes out. Divide it.'] : []),
