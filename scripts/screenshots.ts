@@ -1,5 +1,36 @@
 import { chromium } from '@playwright/test';
+import { drawLeaf } from '@sounding/core/testing/drawnLeaf.ts';
+import sharp from 'sharp';
 import { launchOptions } from '../e2e/chromium.ts';
+
+/** A leaf with brown and yellow spots, half in shade, with a shine on it. */
+async function spottedLeaf(): Promise<Buffer> {
+  const brown = [114, 76, 45] as const;
+  const yellow = [206, 192, 86] as const;
+  const at = [
+    [380, 300, 22, brown],
+    [460, 420, 15, brown],
+    [640, 330, 26, brown],
+    [700, 480, 18, yellow],
+    [560, 520, 12, brown],
+    [820, 380, 24, brown],
+    [900, 430, 14, yellow],
+    [520, 300, 10, yellow],
+    [760, 280, 16, brown],
+  ] as const;
+  const { picture: pixels } = drawLeaf({
+    width: 1200,
+    height: 800,
+    background: [240, 238, 233],
+    leaf: { cx: 600, cy: 400, rx: 430, ry: 250, colour: [72, 118, 54] },
+    spots: at.map(([x, y, radius, colour]) => ({ x, y, radius, colour })),
+    light: (x, y) => (x + 0.4 * y > 900 ? [0.55, 0.56, 0.6] : [1, 0.98, 0.94]),
+    glare: (x, y) => (((x - 400) / 50) ** 2 + ((y - 520) / 20) ** 2 < 1 ? 0.93 : 0),
+  });
+  return sharp(Buffer.from(pixels.data), { raw: { width: 1200, height: 800, channels: 4 } })
+    .jpeg()
+    .toBuffer();
+}
 
 const base = process.env['SOUNDING_URL'] ?? '';
 const browser = await chromium.launch(launchOptions);
@@ -50,6 +81,20 @@ await page.goto(`${base}/bench`);
 await page.getByLabel('Type it as you hear it').fill('wound 3 by 5 inches on a 5 inch maple');
 await page.getByRole('heading', { name: 'Wound to girth' }).waitFor();
 await picture('bench');
+await page.goto(`${base}/bench/tests/white-paper`);
+await page.getByRole('heading', { name: 'White-paper test' }).waitFor();
+await page.keyboard.press('1');
+await picture('bench-test');
+await page.goto(`${base}/bench/picture`);
+await page.locator('input[type=file]').setInputFiles({ name: 'leaf.jpg', mimeType: 'image/jpeg', buffer: await spottedLeaf() });
+await page.getByText(/of the leaf is affected/).waitFor();
+await picture('bench-picture');
+await page.goto(`${base}/bench/instruments`);
+for (const name of ['Soil probe', 'pH pen', 'Scale']) {
+  await page.getByRole('region', { name }).getByRole('button', { name: 'Measure' }).click();
+  await page.waitForTimeout(1200);
+}
+await picture('bench-instruments');
 await page.goto(`${base}/season`);
 await page.getByRole('heading', { name: 'Disease weather' }).waitFor();
 await picture('season');
