@@ -137,6 +137,15 @@ const EARS: readonly Ear[] = [
     }),
   },
   {
+    sum: 'hose-end',
+    words: /\bhose[- ]end\b|\bdial\b/,
+    fill: ({ of }) => {
+      const volumes = of('volume');
+      const [product, per, drawn, drawnPer] = volumes;
+      return volumes.length >= 4 ? { product, per, drawn, drawnPer, spray: volumes[4] } : { product, per };
+    },
+  },
+  {
     sum: 'week-water',
     words: /\b(?:a|this|per|each) week\b|\bweekly\b/,
     needs: ({ of }) => of('area').length > 0,

@@ -102,6 +102,25 @@ describe('sums against worked examples and handbook figures', () => {
     expect(lines('lime-lab', { depth: amount('7.5', 'cm'), value: '100' })).toMatch(/250 g a m²$/);
     expect(() => work('lime-lab', { depth: amount('15', 'ft') })).toThrow('was another unit meant?');
   });
+  it('half a per cent weight in volume is 5 g a litre; of a powder of 80 % it takes 6.25 g', () => {
+    expect(lines('by-weight', { volume: amount('1', 'l') })).toMatch(/^6\.25 g .* of the product \| 5 g /);
+    expect(lines('by-weight', { holds: '100', volume: amount('1', 'l') })).toMatch(/^5 g /);
+  });
+  it('a hose-end jar holds product and water in the share of wanted to drawn', () => {
+    // 4 ml wanted, 16 ml drawn a litre: a quarter of the 320 ml that 20 litres draw
+    expect(lines('hose-end')).toMatch(/^80 ml .* into the jar, and 240 ml /);
+    expect(lines('hose-end', { product: amount('16', 'ml') })).toMatch(/^320 ml .* into the jar as it is/);
+    expect(() => work('hose-end', { product: amount('20', 'ml') })).toThrow('the jar cannot be stronger than the product');
+    // 2 tbsp a gallon by a dial of 2 tbsp a gallon: two gallons empty 4 tbsp, 2 US fl oz
+    const us = {
+      product: amount('2', 'tbsp-us'),
+      per: amount('1', 'gal-us'),
+      drawn: amount('2', 'tbsp-us'),
+      drawnPer: amount('1', 'gal-us'),
+      spray: amount('2', 'gal-us'),
+    };
+    expect(lines('hose-end', us)).toMatch(/^2 US fl oz/);
+  });
   it('C₁V₁ = C₂V₂, and a weak product is never made strong', () => {
     expect(stockNeeded(50, 2, 5000)).toBeCloseTo(200, 9);
     expect(() => stockNeeded(2, 15, 5000)).toThrow('more of a weak product is not a strong one');

@@ -89,6 +89,74 @@ const percent: SumDefinition = {
 /** A swath of 340 square feet is 1/128 of an acre: ounces caught there are gallons an acre. Both are exact: 128 fl oz a gallon, 43,560 sq ft an acre. */
 export const gallonsAnAcre = (flOzCaught: number, sqFt: number): number => (flOzCaught / 128) * (43_560 / sqFt);
 
+const hoseEnd: SumDefinition = {
+  id: 'hose-end',
+  name: 'Hose-end sprayer',
+  group: 'mixing',
+  asks: 'What goes into the jar at this setting of the dial?',
+  fields: [
+    { id: 'product', label: 'wanted: product', kind: 'amount', dimension: 'volume', start: { value: '4', unit: 'ml' } },
+    { id: 'per', label: 'to so much water', kind: 'amount', dimension: 'volume', start: { value: '1', unit: 'l' } },
+    { id: 'drawn', label: 'the dial draws', kind: 'amount', dimension: 'volume', start: { value: '16', unit: 'ml' } },
+    { id: 'drawnPer', label: 'into so much water', kind: 'amount', dimension: 'volume', start: { value: '1', unit: 'l' } },
+    { id: 'spray', label: 'to spray', kind: 'amount', dimension: 'volume', start: { value: '20', unit: 'l' } },
+  ],
+  work(v) {
+    const wanted = v.amount('product') / v.amount('per');
+    const drawn = v.amount('drawn') / v.amount('drawnPer');
+    const share = wanted / drawn;
+    if (share > 1 + 1e-9)
+      throw new SumFault(
+        'drawn',
+        `the dial draws ${round3(drawn * 1000)} ml into a litre, the label wants ${round3(wanted * 1000)}: set it higher, the jar cannot be stronger than the product`,
+      );
+    const jar = v.amount('spray') * drawn;
+    const product = jar * Math.min(1, share);
+    const unit = v.unit('product');
+    const water = jar - product;
+    return {
+      lines: [
+        water < 1e-6
+          ? `${said(bothVolumes(product), unit)} into the jar as it is`
+          : `${said(bothVolumes(product), unit)} into the jar, and ${said(bothVolumes(water), unit)} of water`,
+        `the jar empties over ${sayAmount(v.written('spray'))} of spray`,
+      ],
+      steps: [
+        `wanted ${round3(wanted * 1000)} ml, drawn ${round3(drawn * 1000)} ml a litre: ${round3(Math.min(1, share) * 100)} % of the jar is product`,
+        `${sayAmount(v.written('spray'))} draw ${said(bothVolumes(jar), unit)}`,
+      ],
+      figures: [],
+      cautions: ['A hose wants a valve against backflow. Wash the jar on the bed you sprayed.'],
+      reply: `Put ${said(bothVolumes(product), unit)}${water < 1e-6 ? '' : ` and ${said(bothVolumes(water), unit)} of water`} into the jar; at this setting it does for ${sayAmount(v.written('spray'))} of spray.`,
+    };
+  },
+};
+
+const byWeight: SumDefinition = {
+  id: 'by-weight',
+  name: 'Percent by weight in water',
+  group: 'mixing',
+  asks: 'How many grams for so many per cent (weight in volume)?',
+  fields: [
+    { id: 'wanted', label: 'wanted', kind: 'number', start: '0.5', unit: '% w/v', least: 0.0001, most: 60 },
+    { id: 'holds', label: 'the product holds', kind: 'number', start: '80', unit: '% by weight', least: 0.001, most: 100 },
+    { id: 'volume', label: 'to make', kind: 'amount', dimension: 'volume', start: { value: '5', unit: 'l' } },
+  ],
+  work(v) {
+    // one per cent of weight in volume is a gram in 100 ml
+    const active = (v.number('wanted') * v.amount('volume')) / 100;
+    const grams = active / (v.number('holds') / 100);
+    const line = said(bothMasses(grams), v.unit('volume'));
+    return {
+      lines: [`${line} of the product`, `${said(bothMasses(active), v.unit('volume'))} of what works in it`],
+      steps: [`${v.number('wanted')} g in 100 ml × ${sayAmount(v.written('volume'))}`, `÷ ${v.number('holds')} %`],
+      figures: [],
+      cautions: ['The label’s rate stands above this sum.'],
+      reply: `Stir ${line} of the product into water and fill up to ${sayAmount(v.written('volume'))}.`,
+    };
+  },
+};
+
 const calibration: SumDefinition = {
   id: 'calibration',
   name: 'Calibrating a sprayer',
@@ -233,4 +301,4 @@ const underTree: SumDefinition = {
   },
 };
 
-export const MIXING: readonly SumDefinition[] = [dilution, parts, percent, calibration, walk, granules, drench, underTree];
+export const MIXING: readonly SumDefinition[] = [dilution, parts, percent, byWeight, hoseEnd, calibration, walk, granules, drench, underTree];

@@ -214,6 +214,11 @@ export function PicturePage() {
                 </p>
               ))}
             </Answer>
+            <Small>
+              {trunkOnly
+                ? 'The wound is seen as a chord of the trunk: arc = D·asin(width ÷ D). Outlook by share of girth – from memory.'
+                : 'Classes after Horsfall & Barratt 1945 – published. Colours to start from – from memory; show yours below.'}
+            </Small>
             {read?.cut.background === 'unclear' && !trunkOnly && <Notice>The background is not plain: draw round the leaf.</Notice>}
             {(drawn.ruler ?? drawn.coin) && (
               <TextField label={drawn.coin ? 'the coin is so many mm wide' : 'the line is so many mm long'} value={mm} onChange={setMm} />
