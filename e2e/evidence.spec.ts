@@ -49,6 +49,7 @@ test('a test to repeat goes into calendar, call-backs and letter', async ({ page
   await say(page, 'my hibiscus has no leaves after the winter');
   await page.getByRole('link', { name: 'test', exact: true }).click();
   await page.getByRole('link', { name: 'Scratch test' }).click();
+  await expect(page.getByRole('heading', { name: 'Scratch test' })).toBeVisible();
   await page.keyboard.press('3');
   await expect(page.getByLabel(/look again on/)).toHaveValue('2026-06-28');
   await page.getByRole('button', { name: /Take it into the case/ }).click();

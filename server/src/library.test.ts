@@ -74,9 +74,9 @@ describe('the library of a desk', () => {
         .get(`/api/library/export.${format}`)
         .buffer(true)
         .parse((res, done) => {
-          let text = '';
-          res.on('data', (piece: Buffer) => (text += piece.toString('utf8')));
-          res.on('end', () => done(null, text));
+          const pieces: Buffer[] = [];
+          res.on('data', (piece: Buffer) => void pieces.push(piece));
+          res.on('end', () => done(null, Buffer.concat(pieces).toString('utf8')));
         });
       const text = out.body as string;
       const same = importView.parse((await agent.post('/api/library/import').send({ text })).body);

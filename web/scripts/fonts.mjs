@@ -6,7 +6,7 @@ import subsetFont from 'subset-font';
 const root = fileURLToPath(new URL('../..', import.meta.url));
 const range = (from, to) => Array.from({ length: to - from + 1 }, (_, i) => String.fromCodePoint(from + i)).join('');
 const letters = range(0x20, 0x7e) + range(0xa0, 0xff) + 'ŁłŒœŠšŽžČčĚěŘřŠšŮůŃńŚśŹźŻżĄąĘęŐőŰű' + '–—‘’‚“”„†•…‹›€−';
-const signs = '⇧▾≥≤≈→←↑↓₂✓☐°×½¼¾π₁÷';
+const signs = '⇧▾≥≤≈→←↑↓₂✓☐°×½¼¾π₁÷√';
 const sans = `${root}node_modules/source-sans/TTF/SourceSans3-`;
 const serif = `${root}node_modules/@fontsource-variable/alegreya/files/alegreya-latin-wght-`;
 const jobs = [

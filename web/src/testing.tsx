@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { render } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { MemoryRouter, Outlet, Route, Routes, useLocation } from 'react-router';
-import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
+import type { CaseSummary, CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
 import { SchemeProvider } from './app/scheme.tsx';
 import { createStore } from './store/store.ts';
 
@@ -22,6 +22,9 @@ export const SESSION: SessionView = {
   stations: [],
   people: [],
 };
+
+/** The same desk with the coordinator in the seat. */
+export const COORDINATING: SessionView = { ...SESSION, person: { ...SESSION.person, name: 'Corvin Brisk', role: 'coordinator' } };
 
 /** A case just begun: nothing said, nothing read. */
 export const aQuestion = (extra: Partial<QuestionView> = {}): QuestionView => ({
@@ -46,10 +49,13 @@ export const aQuestion = (extra: Partial<QuestionView> = {}): QuestionView => ({
   plan: null,
   ...extra,
 });
-export const aCase = (extra: Partial<CaseView> = {}): CaseView => ({
+export const aCase = (extra: Partial<CaseView> = {}): CaseView => ({ ...aSummary({ status: 'open' }), questions: [aQuestion()], ...extra });
+
+/** A case as lists show it. */
+export const aSummary = (extra: Partial<CaseSummary> = {}): CaseSummary => ({
   id: 'c1',
   number: 1,
-  status: 'open',
+  status: 'waiting',
   channel: 'telephone',
   caller: { name: 'Tilda', phone: '', email: '', place: '' },
   opening: '',
@@ -57,7 +63,6 @@ export const aCase = (extra: Partial<CaseView> = {}): CaseView => ({
   followUpOn: null,
   hosts: [],
   causes: [],
-  questions: [aQuestion()],
   ...extra,
 });
 
@@ -67,7 +72,7 @@ function Place() {
 }
 
 /** Renders inside a shell: with a store, a session and an address; the address is shown as "address". */
-export const renderAtDesk = (ui: ReactElement, { at = '/', path = '*', store = createStore() } = {}) => ({
+export const renderAtDesk = (ui: ReactElement, { at = '/', path = '*', store = createStore(), session = SESSION } = {}) => ({
   store,
   ...render(
     <Provider store={store}>
@@ -75,7 +80,7 @@ export const renderAtDesk = (ui: ReactElement, { at = '/', path = '*', store = c
         <SchemeProvider>
           <Place />
           <Routes>
-            <Route element={<Outlet context={SESSION} />}>
+            <Route element={<Outlet context={session} />}>
               <Route path={path} element={ui} />
               <Route path="*" element={null} />
             </Route>

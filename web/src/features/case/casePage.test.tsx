@@ -1,0 +1,87 @@
+import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
+import { fakeServer, workersHere, type FakeServer } from '../../testServer.ts';
+import { aCase, aQuestion, renderAtDesk } from '../../testing.tsx';
+
+workersHere();
+const { CasePage } = await import('./CasePage.tsx');
+
+let server: FakeServer;
+const open = (view = aCase()) => {
+  server = fakeServer({ 'GET /api/cases/*': view, 'GET /api/editions/*': smallEdition, 'GET /api/session': {} });
+  return renderAtDesk(<CasePage />, { at: '/case/c1', path: '/case/:caseId' });
+};
+const entry = () => screen.findByLabelText('What the caller says');
+const standing = () => screen.getByRole('region', { name: 'Standing of causes' });
+const said = () => screen.getByRole('region', { name: 'What was said' });
+
+beforeEach(() => localStorage.clear());
+afterEach(() => server.stop());
+
+describe('a case', () => {
+  it('asks for the plant first, and takes words, plant and readings in at Enter', async () => {
+    const { store } = open();
+    expect(await screen.findByText(/Which plant is it/)).toBeTruthy();
+    await userEvent.type(await entry(), 'my bean has holes in the leaves');
+    expect(await screen.findByText(/holes: some/)).toBeTruthy();
+    await userEvent.keyboard('{Enter}');
+    await waitFor(() => expect(within(standing()).getAllByRole('button')[0]?.textContent).toContain('beetle'));
+    expect(within(said()).getByText(/my bean has holes in the leaves/)).toBeTruthy();
+    const question = store.getState().work.cases['c1']?.questions[0];
+    expect(question?.hostId).toBe('bean');
+    expect(question?.readings.map((r) => `${r.finding}=${r.answer}`)).toContain('holes=some');
+    expect(store.getState().outbox.pending.map(({ kind }) => kind)).toEqual(['statement', 'question']);
+  });
+  it('answers the question on a digit, and takes a reading back and in again', async () => {
+    open(aCase({ questions: [aQuestion({ hostId: 'bean' })] }));
+    await entry();
+    const ask = await screen.findByRole('region', { name: 'Ask' });
+    const question = await within(ask).findByText(/^what about /);
+    const finding = /what about (\w+)\?/.exec(question.textContent ?? '')?.[1] ?? '';
+    await userEvent.keyboard('1');
+    const [row] = await within(said()).findAllByText(new RegExp(`^${finding}: `));
+    await userEvent.click(within(row!.closest('li')!).getByRole('button', { name: /undo/ }));
+    await userEvent.click(await within(said()).findByRole('button', { name: /take in/ }));
+    expect(await within(said()).findByRole('button', { name: /undo/ })).toBeTruthy();
+  });
+  it('keeps "cannot say" as no evidence, and does not ask it again', async () => {
+    const { store } = open(aCase({ questions: [aQuestion({ hostId: 'bean' })] }));
+    const ask = await screen.findByRole('region', { name: 'Ask' });
+    const first = (await within(ask).findByText(/^what about /)).textContent;
+    await userEvent.keyboard('0');
+    await waitFor(() => expect(within(ask).queryByText(first ?? '')).toBeNull());
+    expect(store.getState().work.cases['c1']?.questions[0]?.readings[0]).toMatchObject({ answer: 'unknown' });
+  });
+  it('steps back along the line and forth again', async () => {
+    const reading = (id: string, finding: string, answer: string) => ({
+      id,
+      finding,
+      answer,
+      channel: 'caller' as const,
+      from: '',
+      statementId: null,
+      takenAt: `2026-06-14T08:0${id.slice(1)}:00Z`,
+      withdrawnAt: null,
+    });
+    open(aCase({ questions: [aQuestion({ hostId: 'bean', readings: [reading('r1', 'coating', 'white'), reading('r2', 'holes', 'some')] })] }));
+    await entry();
+    await userEvent.keyboard('[[');
+    expect(await screen.findByText(/Standing after one reading/i)).toBeTruthy();
+    await userEvent.keyboard(']');
+    await waitFor(() => expect(screen.queryByText(/Standing after/)).toBeNull());
+  });
+  it('shows what a test found without quotation marks, and does not read it as the caller’s words', async () => {
+    const statement = { id: 's1', said: 'White patches come off', asked: 'Rub test', by: 'inspection' as const, saidAt: '2026-06-14T08:00:00Z' };
+    open(aCase({ questions: [aQuestion({ hostId: 'bean', statements: [statement] })] }));
+    await entry();
+    expect(within(said()).getByText('Rub test')).toBeTruthy();
+    expect(within(said()).queryByText(/“/)).toBeNull();
+  });
+  it('says when a case cannot be opened', async () => {
+    server = fakeServer({ 'GET /api/editions/*': smallEdition });
+    renderAtDesk(<CasePage />, { at: '/case/c1', path: '/case/:caseId' });
+    expect((await screen.findByRole('alert')).textContent).toContain('there is no GET /api/cases/c1');
+  });
+});

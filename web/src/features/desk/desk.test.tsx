@@ -1,0 +1,90 @@
+import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { CaseSummary } from '@sounding/contract/api.ts';
+import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
+import { fakeServer, Refusal, workersHere, type FakeServer } from '../../testServer.ts';
+import { aCase, aSummary, renderAtDesk } from '../../testing.tsx';
+
+workersHere();
+const { DeskPage } = await import('./DeskPage.tsx');
+
+const summary = (number: number, extra: Partial<CaseSummary> = {}): CaseSummary => aSummary({ id: `c${number}`, number, ...extra });
+let server: FakeServer;
+let lists: Record<string, CaseSummary[]>;
+beforeEach(() => {
+  localStorage.clear();
+  lists = { waiting: [], open: [], answered: [] };
+  server = fakeServer({
+    'GET /api/cases': ({ url }: { url: URL }) => {
+      const cases = lists[url.searchParams.get('status') ?? ''] ?? [];
+      return { cases, total: cases.length };
+    },
+    'POST /api/cases': ({ body }: { body: unknown }) => {
+      if ((body as { caller: { name: string } }).caller.name === 'Refused') throw new Refusal(400, 'the name is not allowed');
+      return aCase();
+    },
+    'GET /api/editions/*': smallEdition,
+  });
+});
+afterEach(() => server.stop());
+
+describe('the desk', () => {
+  it('says that nobody waits', async () => {
+    renderAtDesk(<DeskPage />);
+    expect(await screen.findByRole('heading', { name: 'Nobody waits' })).toBeTruthy();
+    expect(screen.getByText('Nobody is to be called back.')).toBeTruthy();
+  });
+  it('shows who waits with their first words, and picks up on a number key', async () => {
+    lists['waiting'] = [
+      summary(1, { opening: 'holes in my beans' }),
+      summary(2, { channel: 'email', caller: { name: 'Otis Fen', phone: '', email: '', place: 'Quay 3' } }),
+    ];
+    const { store } = renderAtDesk(<DeskPage />);
+    expect(await screen.findByText('holes in my beans')).toBeTruthy();
+    expect(screen.getByText('nothing noted yet')).toBeTruthy();
+    expect(screen.getByText('Otis Fen, Quay 3')).toBeTruthy();
+    await userEvent.keyboard('2');
+    expect(screen.getByLabelText('address').textContent).toBe('/case/c2');
+    expect(store.getState().outbox.pending).toEqual([expect.objectContaining({ kind: 'case', caseId: 'c2', body: { status: 'open' } })]);
+  });
+  it('does not pick up while a name is typed', async () => {
+    lists['waiting'] = [summary(1)];
+    renderAtDesk(<DeskPage />);
+    await screen.findByRole('heading', { name: '1 waiting' });
+    await userEvent.keyboard('n');
+    await userEvent.type(await screen.findByLabelText('Caller'), 'Flat 1');
+    expect(screen.getByLabelText('address').textContent).toBe('/');
+  });
+  it('takes a new call with nothing but a name, and says why when it is refused', async () => {
+    renderAtDesk(<DeskPage />);
+    await userEvent.click(await screen.findByRole('button', { name: /New call/ }));
+    await userEvent.type(screen.getByLabelText('Caller'), 'Refused');
+    await userEvent.click(screen.getByRole('button', { name: 'Take the call' }));
+    expect((await screen.findByRole('alert')).textContent).toBe('the name is not allowed');
+    await userEvent.clear(screen.getByLabelText('Caller'));
+    await userEvent.click(screen.getByRole('button', { name: 'Take the call' }));
+    expect(await screen.findByText(/^\/case\//)).toBeTruthy();
+    expect(server.sent['POST /api/cases']?.at(-1)).toMatchObject({ channel: 'telephone', caller: { name: 'Unknown caller' } });
+  });
+  it('lists call-backs soonest first, and says since when one is due', async () => {
+    const answered = (number: number, followUpOn: string | null) =>
+      summary(number, { status: 'answered', followUpOn, caller: { name: `Caller ${number}`, phone: '', email: '', place: '' } });
+    lists['answered'] = [answered(1, '2026-06-20'), answered(2, '2026-06-10'), answered(3, null)];
+    renderAtDesk(<DeskPage />);
+    const due = await screen.findByRole('region', { name: 'Call back' });
+    await within(due).findByText('Caller 1');
+    expect(
+      within(due)
+        .getAllByRole('link')
+        .map((link) => link.textContent),
+    ).toEqual(['Caller 2', 'Caller 1']);
+    expect(within(due).getByText('since 10 Jun')).toBeTruthy();
+  });
+  it('says when the list cannot be had', async () => {
+    server.stop();
+    server = fakeServer({});
+    renderAtDesk(<DeskPage />);
+    expect((await screen.findByRole('alert')).textContent).toContain('there is no GET /api/cases');
+  });
+});
