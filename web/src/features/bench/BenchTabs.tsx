@@ -6,6 +6,10 @@ const Tabs = styled.div`
   grid-template-columns: 1fr 1fr;
   gap: 0 10px;
   margin-bottom: 10px;
+  column-span: all;
+  @media (max-width: 900px) {
+    grid-template-columns: repeat(4, 1fr);
+  }
   a {
     color: ${({ theme }) => theme.inkSoft};
     text-decoration: none;

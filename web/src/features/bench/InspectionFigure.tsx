@@ -7,6 +7,7 @@ const Drawing = styled.svg`
   width: 100%;
   max-width: 300px;
   height: auto;
+  overflow: visible;
   stroke: currentColor;
   fill: none;
   stroke-width: 2;
@@ -310,8 +311,8 @@ const FIGURES: Record<InspectionFigureId, ReactNode> = {
       <path className="white" d="M88 72L104 68L108 92L90 94Z" />
       <path className="shade" d="M104 68L122 58L126 80L108 92Z" />
       <path className="act" d="M150 60L126 74M150 60L170 46L176 54L154 66Z" />
-      <text x="146" y="92">
-        a stamp's size
+      <text x="128" y="92">
+        a stamp’s size
       </text>
     </>
   ),
@@ -466,7 +467,7 @@ const FIGURES: Record<InspectionFigureId, ReactNode> = {
       <path d="M44 50H160" className="act" />
       <path d="M100 92L92 82M100 92L108 82M100 92V78" />
       <path className="act thin" d="M100 50V78M96 54L100 50L104 54M96 74L100 78L104 74" />
-      <text x="128" y="42">
+      <text x="112" y="42">
         stick at soil level
       </text>
     </>

@@ -7,6 +7,7 @@ export const View = styled.div`
   min-height: 100%;
   @media (max-width: 900px) {
     grid-template-columns: minmax(0, 1fr);
+    align-content: start;
   }
 `;
 export const Side = styled.nav`
@@ -33,6 +34,16 @@ export const Side = styled.nav`
     list-style: none;
     margin: 0;
     padding: 0;
+  }
+  /* on a tablet the list lies across, above the work */
+  @media (max-width: 900px) {
+    columns: 165px;
+    padding-bottom: 12px;
+    border-right: 0;
+    border-bottom: 1px solid ${({ theme }) => theme.rule};
+    h2 {
+      break-after: avoid;
+    }
   }
   button[aria-current='true'],
   li > a[aria-current='page'] {
