@@ -31,6 +31,14 @@ describe('findings', () => {
 });
 
 describe('plants', () => {
+  it('takes no word of the host’s own name for something seen, but a likeness is seen', () => {
+    const wool = { id: 'wool', say: 'wool', words: ['bean*'], background: 0.1 };
+    const [coating, ...others] = smallEdition.findings;
+    const edition = { ...smallEdition, findings: [{ ...coating!, answers: [...coating!.answers, wool] }, ...others] };
+    const heard = new Understander(edition);
+    expect(heard.understand(['my bean has holes']).readings.map((r) => r.answer)).toEqual(['some']);
+    expect(heard.understand(['my oak has lumps like beans']).readings.map((r) => r.answer)).toEqual(['wool']);
+  });
   it.each([
     ['my oak tree has holes', 'oak'],
     ['Quercus exemplaris', 'oak'],

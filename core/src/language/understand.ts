@@ -222,7 +222,10 @@ export class Understander {
         .join(' ');
 
     const spoken = withoutHostWords(tokens, namedAt, this.fruitStems);
-    const all = this.book.matches(spoken, covered).filter((match) => match.at[match.at.length - 1]! >= saidFrom);
+    const ownName = new Set<number>(plants.filter(({ nearby }) => !nearby).flatMap(({ at }) => at));
+    // a word of the plant's own name says nothing of it: "cottonwood" is no wool
+    const saysMore = (match: PhraseMatch<Meaning>): boolean => match.value.kind !== 'finding' || match.at.some((i) => !ownName.has(i));
+    const all = this.book.matches(spoken, covered).filter((match) => match.at[match.at.length - 1]! >= saidFrom && saysMore(match));
     const organWords = new Set(Object.values(lexicon.organs).flat());
     /** True when the clause speaks of an organ, but too far from these words to be theirs: "it wilted, and there is sawdust at the stem". */
     const organWordFar = (match: PhraseMatch<Meaning>): boolean => {
