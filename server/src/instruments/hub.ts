@@ -15,6 +15,13 @@ const RETRY_MS = [250, 500, 1000, 2000, 5000];
 /** An instrument that says nothing of itself for so long is none. */
 const HELLO_MS = 3000;
 
+const SAID_OF_ERRORS: Record<string, string> = {
+  ECONNREFUSED: 'nothing answers at its address',
+  ECONNRESET: 'it broke the connection off',
+  EHOSTUNREACH: 'its address cannot be reached',
+  ETIMEDOUT: 'its address does not answer in time',
+};
+
 interface Hello {
   kind: InstrumentKind;
   serial: string;
@@ -63,8 +70,8 @@ class Line {
     socket.on('data', (piece: string) => {
       for (const text of cutter.feed(piece)) this.work = this.work.then(() => this.hear(text)).catch((error: unknown) => this.fail(socket, error));
     });
-    socket.on('error', (error) => {
-      this.trouble = this.hello ? `lost: ${error.message}` : null;
+    socket.on('error', (error: NodeJS.ErrnoException) => {
+      this.trouble = this.hello ? (SAID_OF_ERRORS[error.code ?? ''] ?? `it is lost: ${error.message}`) : null;
     });
     socket.on('close', () => {
       clearTimeout(this.silence);

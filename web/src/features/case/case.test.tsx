@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import type { QuestionView } from '@sounding/contract/api.ts';
 import { Consultant } from '@sounding/core/consult/consult.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
-import { renderInk } from '../../testing.tsx';
+import { aQuestion, renderInk } from '../../testing.tsx';
 import { Dock } from './Dock.tsx';
 import { depthOf, halvings, spreadLabels } from './lineLayout.ts';
 import { inSenses } from './senses.ts';
@@ -34,27 +34,7 @@ const standing = new Consultant(smallEdition).consult({
   unanswered: [],
   weather: null,
 });
-const question: QuestionView = {
-  id: 'q',
-  position: 1,
-  title: '',
-  hostId: 'bean',
-  stationId: null,
-  climate: 'continental',
-  hemisphere: 'N',
-  setting: 'phone',
-  edition: 'small-1',
-  openedOn: '2026-06-14',
-  statements: [],
-  pictures: [],
-  readings: [...taken, reading('r3', 'frost', 'unknown')],
-  snapshot: null,
-  advice: null,
-  outcome: null,
-  circumstances: {},
-  overrule: null,
-  plan: null,
-};
+const question: QuestionView = aQuestion({ id: 'q', hostId: 'bean', readings: [...taken, reading('r3', 'frost', 'unknown')] });
 
 describe('line layout', () => {
   it('keeps labels apart and inside', () => {
