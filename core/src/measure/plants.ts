@@ -18,7 +18,7 @@ const wound: SumDefinition = {
   group: 'plants',
   asks: 'Will it live with this wound?',
   fields: [
-    { id: 'width', label: 'wound across, round the trunk', kind: 'amount', dimension: 'length', start: { value: '3', unit: 'in' } },
+    { id: 'width', label: 'wound across', kind: 'amount', dimension: 'length', start: { value: '3', unit: 'in' } },
     { id: 'height', label: 'wound high', kind: 'amount', dimension: 'length', start: { value: '5', unit: 'in' } },
     { id: 'trunk', label: 'trunk across', kind: 'amount', dimension: 'length', start: { value: '5', unit: 'in' } },
   ],
