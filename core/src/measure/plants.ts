@@ -42,6 +42,19 @@ const wound: SumDefinition = {
   },
 };
 
+/** Neighbours with how far off they stand: "rose 5, plum 8 m". @throws SumFault naming the one that has no distance */
+export function readNeighbours(text: string): { name: string; m: number }[] {
+  return text
+    .split(/[,;]/)
+    .filter((piece) => piece.trim() !== '')
+    .map((piece, i) => {
+      const [, before = '', number = '', unit = '', after = ''] = /^(.*?)(\d+(?:\.\d+)?)\s*(m|ft|feet)?\b(.*)$/i.exec(piece) ?? [];
+      const far = Number(number) * (/^f/i.test(unit) ? 0.3048 : 1);
+      if (!(far > 0)) throw new SumFault('others', `"${piece.trim()}" has no distance: a name and metres are wanted, rose 5`);
+      return { name: `${before}${after}`.trim() || `plant ${i + 2}`, m: far };
+    });
+}
+
 const barrier: SumDefinition = {
   id: 'barrier',
   name: 'Root barrier',
@@ -52,17 +65,20 @@ const barrier: SumDefinition = {
     { id: 'depth', label: 'depth', kind: 'amount', dimension: 'length', start: { value: '45', unit: 'cm' } },
     { id: 'trench', label: 'trench wide', kind: 'amount', dimension: 'length', start: { value: '20', unit: 'cm' } },
     { id: 'next', label: 'next plant away', kind: 'amount', dimension: 'length', start: { value: '3', unit: 'm' } },
+    { id: 'others', label: 'further plants: rose 5, plum 8 m', kind: 'number', start: '' },
   ],
   work(v) {
     const depthCm = v.amount('depth');
     const linerM2 = (v.amount('length') * (depthCm + 3)) / 10_000;
     const spoil = v.amount('length') * depthCm * v.amount('trench');
     const years = v.amount('next') / 100;
+    const others = readNeighbours(v.text('others'));
     return {
       lines: [
         `${round3(linerM2)} m² of pond liner, standing 2 to 3 cm above the soil`,
         `${said(bothVolumes(spoil), v.unit('length'))} to dig out`,
         `it may reach the next plant in ${round3(years)} years or more`,
+        ...(others.length > 0 ? [`then ${others.map(({ name, m }) => `${name} in ${round3(m)}`).join(', ')} years`] : []),
       ],
       steps: [
         `${sayAmount(v.written('length'))} × (${sayAmount(v.written('depth'))} + 3 cm)`,

@@ -52,6 +52,41 @@ const depth: SumDefinition = {
   },
 };
 
+const reached: SumDefinition = {
+  id: 'depth-reached',
+  name: 'How deep did it go?',
+  group: 'water',
+  asks: 'I gave so much: how deep is the soil wet now?',
+  fields: [
+    { id: 'given', label: 'given', kind: 'amount', dimension: 'volume', start: { value: '40', unit: 'l' } },
+    { id: 'area', label: 'on so much', kind: 'amount', dimension: 'area', start: { value: '2', unit: 'm2' } },
+    { id: 'texture', label: 'soil', kind: 'choice', options: TEXTURES, start: 'loam' },
+  ],
+  work(v) {
+    const texture = v.choice<SoilTexture>('texture');
+    const mm = v.amount('given') / 1000 / v.amount('area');
+    const cm = (mm / wettingMm(texture, 100)) * 100;
+    const enough = (Object.keys(DEPTH_TARGET_CM) as (keyof typeof DEPTH_TARGET_CM)[]).filter((plant) => cm >= DEPTH_TARGET_CM[plant][0]);
+    const words = { tree: 'a tree', shrub: 'a shrub', flower: 'flowers' };
+    return {
+      lines: [
+        `about ${said(bothLengths(cm), v.unit('area'))} deep`,
+        enough.length > 0 ? `enough for ${enough.map((plant) => words[plant]).join(', ')}` : 'too shallow even for flowers: give more, less often',
+      ],
+      steps: [
+        `${sayAmount(v.written('given'))} on ${sayAmount(v.written('area'))} = ${round3(mm)} mm`,
+        `${round3(wettingMm(texture, 100))} mm wet a metre of half-dry ${texture}`,
+      ],
+      figures: [
+        { what: 'water that a soil gives to roots (FAO-56 table 19, middle of the range)', mark: 'published', source: 'Allen et al. 1998' },
+        { what: 'wanted: trees 60 to 90 cm, shrubs 30 to 60, flowers 15 to 30', mark: 'common-practice' },
+      ],
+      cautions: ['A rod knows better: push one in an hour after watering.'],
+      reply: `That much water wets the soil about ${said(bothLengths(cm), v.unit('area'))} deep.`,
+    };
+  },
+};
+
 /** Share of irrigation water that must drain to keep salts down. Source: Ayers & Westcot (1985), FAO-29, LR = ECw ÷ (5 ECe − ECw). @throws SumFault when no water would do */
 export function leachingShare(waterDsM: number, soilDsM: number): number {
   const rest = 5 * soilDsM - waterDsM;
@@ -207,4 +242,4 @@ const dechlorinate: SumDefinition = {
   },
 };
 
-export const WATER: readonly SumDefinition[] = [depth, leaching, salt, roof, succulent, dechlorinate];
+export const WATER: readonly SumDefinition[] = [depth, reached, leaching, salt, roof, succulent, dechlorinate];
