@@ -74,6 +74,10 @@ test('a picture is measured, taken in with what it shows, and tells nothing else
     { name: 'note.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('this is no picture') },
   ]);
   await expect(page.getByRole('alert')).toContainText('“note.jpg” is no picture');
+  // a second picture of the same leaf is read without being looked at, and counts in the mean
+  await page.locator('input[type=file]').setInputFiles([{ name: 'again.jpg', mimeType: 'image/jpeg', buffer: file }]);
+  await expect(page.getByText(/^Mean of 2 leaves: \d+/)).toBeVisible();
+  await page.getByRole('button', { name: /^leaf\.jpg/ }).click();
   const answer = page.getByText(/ of the leaf is affected/);
   await expect(answer).toBeVisible();
   const percent = Number(/^([\d.]+)/.exec((await answer.textContent()) ?? '')?.[1]);
@@ -98,6 +102,7 @@ test('a picture is measured, taken in with what it shows, and tells nothing else
   await page.getByRole('button', { name: /Put it into the case/ }).click();
   const said = page.getByRole('region', { name: 'What was said' });
   await expect(said).toContainText('of the leaf is affected');
+  await expect(said).toContainText('Mean of 2 leaves');
   await expect(said).toContainText('photo');
   await expect(page.getByText('all saved')).toBeVisible();
   await page.reload();

@@ -79,9 +79,13 @@ async function main(): Promise<void> {
 async function listenToTable(db: Database, addresses: string, now: () => Date): Promise<InstrumentHub> {
   const deskId = await tableDeskId(db);
   const listed = addresses.split(',').filter(Boolean);
-  const hub = new InstrumentHub(deskId === null ? [] : listed, async (reading) => {
-    if (deskId !== null) await keepReading(db, deskId, reading, now());
-  });
+  const hub = new InstrumentHub(
+    deskId === null ? [] : listed,
+    async (reading) => {
+      if (deskId !== null) await keepReading(db, deskId, reading, now());
+    },
+    deskId,
+  );
   hub.start();
   return hub;
 }

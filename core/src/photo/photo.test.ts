@@ -6,7 +6,7 @@ import type { Rgb } from './colour.ts';
 import { insideCircle, insideOutline } from './mask.ts';
 import { findSpots, measureLeaf, severityClass } from './measure.ts';
 import { coinFrom, mmPerPixel, woundShare } from './scale.ts';
-import { meanAffected, percentSaid, photoSays } from './says.ts';
+import { meanAffected, meanSaid, percentSaid, photoSays } from './says.ts';
 import { NO_LEAF, segment, type SegmentOptions } from './segment.ts';
 
 const BROWN: Rgb = [118, 78, 44];
@@ -282,5 +282,7 @@ describe('in words', () => {
   it('the mean of several leaves counts each the same, and leaves out pictures without one', () => {
     expect(meanAffected([found(0.1).leaf, found(0.3).leaf, found(null).leaf, null])).toBeCloseTo(0.2);
     expect(meanAffected([null])).toBeNull();
+    expect(meanSaid([found(0.1).leaf, found(0.3).leaf, null])).toBe('Mean of 2 leaves: 20 %');
+    expect(meanSaid([found(0.1).leaf, null])).toBeNull();
   });
 });

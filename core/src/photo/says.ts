@@ -58,3 +58,10 @@ export function meanAffected(leaves: readonly (LeafMeasure | null)[]): number | 
   const shares = leaves.flatMap((leaf) => (leaf?.affected === null || leaf === null ? [] : [leaf.affected]));
   return shares.length === 0 ? null : shares.reduce((a, b) => a + b, 0) / shares.length;
 }
+
+/** "Mean of 3 leaves: 9 %"; null for a single leaf, which speaks for itself. */
+export function meanSaid(leaves: readonly (LeafMeasure | null)[]): string | null {
+  const mean = meanAffected(leaves);
+  const count = leaves.filter((leaf) => leaf !== null && leaf.affected !== null).length;
+  return mean === null || count < 2 ? null : `Mean of ${count} leaves: ${percentSaid(mean)}`;
+}

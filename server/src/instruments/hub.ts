@@ -145,9 +145,14 @@ export class InstrumentHub {
   /**
    * @param addresses "host:port"
    * @param keep stores a reading; until it has, the instrument keeps it
+   * @param deskId whose table they stand on; null = nobody's
    * @throws Error for an address that is none
    */
-  constructor(addresses: readonly string[], keep: (reading: NewInstrumentReading) => Promise<void>) {
+  constructor(
+    addresses: readonly string[],
+    keep: (reading: NewInstrumentReading) => Promise<void>,
+    readonly deskId: string | null = null,
+  ) {
     this.lines = addresses.map((address) => {
       const [, host, port] = /^(.+):(\d{1,5})$/.exec(address) ?? [];
       if (!host || !port || Number(port) > 65_535) throw new Error(`"${address}" is no address of an instrument: host:port is wanted`);

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { Link, useNavigate } from 'react-router';
 import { styled } from 'styled-components';
-import { meanAffected, percentSaid, photoSays } from '@sounding/core/photo/says.ts';
+import { meanSaid, percentSaid, photoSays } from '@sounding/core/photo/says.ts';
 import { readingText } from '@sounding/core/consult/words.ts';
 import { hear, useHeard } from '../../../engine/engine.ts';
 import { keepPicture } from '../../../store/pictureStore.ts';
@@ -14,7 +14,7 @@ import { Side, Small, View } from '../layout.ts';
 import { backToCase, useCaseAtHand } from '../useCaseAtHand.ts';
 import { ClassTable } from './ClassTable.tsx';
 import { PhotoCanvas } from './PhotoCanvas.tsx';
-import { scaleOf, woundOf, type Tool } from './photoState.ts';
+import { scaleOf, showsTrunk, woundOf, type Tool } from './photoState.ts';
 import { photoWritesOf } from './photoWrites.ts';
 import { usePhotoWork } from './usePhotoWork.ts';
 
@@ -104,9 +104,9 @@ export function PicturePage() {
   const { photo, drawn, read, classes } = work;
   const scale = useMemo(() => scaleOf(drawn, mm), [drawn, mm]);
   const wound = useMemo(() => woundOf(drawn), [drawn]);
-  const trunkOnly = drawn.wound !== null || drawn.trunk !== null;
+  const trunkOnly = showsTrunk(drawn);
   const lines = read ? photoSays({ leaf: trunkOnly ? null : read.leaf, spots: read.spots, mmPerPx: scale.value, wound: wound.value }, classes) : [];
-  const mean = meanAffected(work.photos.map(({ id }) => work.all[id]?.leaf ?? null));
+  const mean = meanSaid(work.leaves);
   const heard = useHeard(edition ?? undefined, words, null, atHand?.question.hostId ?? null);
   const active = picking ? 'colour' : tool;
 
@@ -114,7 +114,14 @@ export function PicturePage() {
     if (!atHand || !photo || !edition) return;
     const whole = words.trim() === '' ? null : await hear(edition, words.trim(), null, atHand.question.hostId);
     await keepPicture(photo.id, photo.image);
-    const shown = { pictureId: photo.id, width: photo.pixels.width, height: photo.pixels.height, lines, words, readings: whole?.readings ?? [] };
+    const shown = {
+      pictureId: photo.id,
+      width: photo.pixels.width,
+      height: photo.pixels.height,
+      lines: mean && !trunkOnly ? [...lines, mean] : lines,
+      words,
+      readings: whole?.readings ?? [],
+    };
     for (const write of photoWritesOf(shown, atHand.question, () => crypto.randomUUID())) atHand.write(write);
     void navigate(backToCase(atHand));
   };
@@ -150,7 +157,7 @@ export function PicturePage() {
             </li>
           ))}
         </Thumbs>
-        {work.photos.length > 1 && mean !== null && <p>Mean of all leaves: {percentSaid(mean)}</p>}
+        {mean && <p>{mean}</p>}
       </Side>
       <Table>
         <div>

@@ -20,6 +20,9 @@ export interface Drawn {
 }
 export const NOTHING_DRAWN: Drawn = { keep: [], leaveOut: [], ruler: null, coin: null, wound: null, trunk: null };
 
+/** A picture on which a wound or a trunk was drawn is of a trunk, not of a leaf. */
+export const showsTrunk = ({ wound, trunk }: Drawn): boolean => wound !== null || trunk !== null;
+
 /** An outline of fewer points, or a line shorter than this, was a slip of the hand. */
 const LEAST_OUTLINE = 6;
 const LEAST_LINE_PX = 4;

@@ -1,10 +1,11 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { ColourClass } from '@sounding/core/photo/classes.ts';
+import type { LeafMeasure } from '@sounding/core/photo/measure.ts';
 import type { Point } from '@sounding/core/photo/mask.ts';
 import { readPhoto } from '../../../engine/photo.ts';
 import type { Read } from '../../../engine/photo.worker.ts';
 import { loadPhoto, type LoadedPhoto } from './loadPhoto.ts';
-import { changedClass, colourAt, drawnWith, NOTHING_DRAWN, optionsOf, START_CLASSES, type Drawn, type Tool } from './photoState.ts';
+import { changedClass, colourAt, drawnWith, NOTHING_DRAWN, optionsOf, showsTrunk, START_CLASSES, type Drawn, type Tool } from './photoState.ts';
 
 export interface PhotoWork {
   photos: readonly LoadedPhoto[];
@@ -13,8 +14,10 @@ export interface PhotoWork {
   classes: readonly ColourClass[];
   /** What was read from the picture at work; null while it is being read. */
   read: Read | null;
-  /** What was read last from each picture, for the mean over all. */
+  /** What was read last from each picture. */
   all: Readonly<Record<string, Read>>;
+  /** The leaf of each picture that shows one; trunks with a wound are none. */
+  leaves: readonly (LeafMeasure | null)[];
   faults: readonly string[];
   add: (files: readonly File[]) => void;
   choose: (id: string) => void;
@@ -32,21 +35,26 @@ export function usePhotoWork(): PhotoWork {
   const [drawings, setDrawings] = useState<Readonly<Record<string, Drawn>>>({});
   const [classes, setClasses] = useState<readonly ColourClass[]>(START_CLASSES);
   const [all, setAll] = useState<Readonly<Record<string, Read>>>({});
+  const done = useRef(new Map<string, { drawn: Drawn; classes: readonly ColourClass[] }>());
   const [faults, setFaults] = useState<readonly string[]>([]);
   const photo = photos.find(({ id }) => id === chosen) ?? photos[0] ?? null;
   const drawn = (photo && drawings[photo.id]) ?? NOTHING_DRAWN;
-  const options = useMemo(() => optionsOf(drawn, classes), [drawn, classes]);
   const latest = useRef(0);
+  // every picture is read by the same colours, the one at work first; what has not changed is not read again
   useEffect(() => {
-    if (!photo) return;
     const turn = ++latest.current;
-    void readPhoto(photo.pixels, options).then(
-      (read) => {
-        if (turn === latest.current) setAll((known) => ({ ...known, [photo.id]: read }));
-      },
-      (error: unknown) => setFaults([error instanceof Error ? error.message : String(error)]),
-    );
-  }, [photo, options]);
+    const readAll = async (): Promise<void> => {
+      for (const one of photo ? [photo, ...photos.filter((other) => other !== photo)] : []) {
+        const by = { drawn: drawings[one.id] ?? NOTHING_DRAWN, classes };
+        if (done.current.get(one.id)?.drawn === by.drawn && done.current.get(one.id)?.classes === classes) continue;
+        const read = await readPhoto(one.pixels, optionsOf(by.drawn, classes));
+        if (turn !== latest.current) return;
+        done.current.set(one.id, by);
+        setAll((known) => ({ ...known, [one.id]: read }));
+      }
+    };
+    readAll().catch((error: unknown) => setFaults([error instanceof Error ? error.message : String(error)]));
+  }, [photo, photos, drawings, classes]);
 
   const setDrawn = (next: Drawn) => photo && setDrawings({ ...drawings, [photo.id]: next });
   return {
@@ -56,6 +64,7 @@ export function usePhotoWork(): PhotoWork {
     classes,
     read: photo ? (all[photo.id] ?? null) : null,
     all,
+    leaves: photos.filter(({ id }) => !showsTrunk(drawings[id] ?? NOTHING_DRAWN)).map(({ id }) => all[id]?.leaf ?? null),
     faults,
     add: (files) => {
       void Promise.allSettled(files.map(loadPhoto)).then((results) => {
