@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
+import { sent } from '../../store/outbox.ts';
 import { fakeServer, workersHere, type FakeServer } from '../../testServer.ts';
 import { aCase, aQuestion, renderAtDesk } from '../../testing.tsx';
 
@@ -78,6 +79,21 @@ describe('a case', () => {
     await entry();
     expect(within(said()).getByText('Rub test')).toBeTruthy();
     expect(within(said()).queryByText(/“/)).toBeNull();
+  });
+  it('keeps what was written and stored while a fresh copy cannot be had', async () => {
+    const { store, unmount } = open();
+    await userEvent.type(await entry(), 'my bean has holes in the leaves');
+    await screen.findByText(/holes: some/);
+    await userEvent.keyboard('{Enter}');
+    await within(said()).findByText(/my bean has holes/);
+    for (const { id } of store.getState().outbox.pending) store.dispatch(sent(id));
+    unmount();
+    server.stop();
+    server = fakeServer({ 'GET /api/editions/*': smallEdition });
+    renderAtDesk(<CasePage />, { at: '/case/c1', path: '/case/:caseId', store });
+    await waitFor(() => expect(server.asked).toContain('GET /api/cases/c1'));
+    await entry();
+    expect(within(said()).getByText(/my bean has holes/)).toBeTruthy();
   });
   it('says when a case cannot be opened', async () => {
     server = fakeServer({ 'GET /api/editions/*': smallEdition });

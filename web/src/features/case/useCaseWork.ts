@@ -1,4 +1,4 @@
-import { useCallback, useEffect } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { useStore } from 'react-redux';
 import type { CaseView } from '@sounding/contract/api.ts';
 import { useCaseQuery } from '../../store/api.ts';
@@ -12,13 +12,16 @@ export type NewWrite = Unmarked<CaseWrite>;
 
 /** One case on the table: its present state, and `write` to set something down, at once here and in the record. */
 export function useCaseWork(caseId: string): { view: CaseView | undefined; error: unknown; write: (write: NewWrite) => void } {
-  const { data, error } = useCaseQuery(caseId, { refetchOnMountOrArgChange: true });
+  const { data, error, fulfilledTimeStamp } = useCaseQuery(caseId, { refetchOnMountOrArgChange: true });
   const store = useStore<RootState>();
   const dispatch = useAppDispatch();
   const view = useAppSelector((state) => state.work.cases[caseId]);
+  // a copy from before, kept while the new one is fetched or when it cannot be had, must not go over what was written since
+  const [mountedAt] = useState(() => Date.now());
+  const fresh = (fulfilledTimeStamp ?? 0) >= mountedAt;
   useEffect(() => {
-    if (data) dispatch(opened({ view: data, unsent: store.getState().outbox.pending }));
-  }, [data, dispatch, store]);
+    if (data && (fresh || !store.getState().work.cases[data.id])) dispatch(opened({ view: data, unsent: store.getState().outbox.pending }));
+  }, [data, fulfilledTimeStamp, fresh, dispatch, store]);
   const write = useCallback(
     (body: NewWrite) => {
       dispatch(queued({ ...body, id: crypto.randomUUID(), caseId, at: new Date().toISOString() }));
