@@ -4,4 +4,4 @@ set -euo pipefail
 cd "$(dirname "${BASH_SOURCE[0]}")/.."
 bash scripts/setup.sh --no-packages >&2
 node_modules/.bin/tsx bench/src/main.ts
-if [ "${1:-}" = --browser ]; then bash scripts/with-demo.sh node_modules/.bin/tsx e2e/keyToScreen.ts; fi
+if [ "${1:-}" = --browser ]; then bash scripts/with-demo.sh node_modules/.bin/tsx e2e/timings.ts; fi

@@ -175,6 +175,8 @@ function toWindow(id: string, row: CauseRow['windows'][string], mark: Mark): Win
           },
         }
       : {}),
+    ...(row.frost ? { frost: row.frost } : {}),
+    ...(row.infection ? { infection: row.infection } : {}),
     ...(row.calendar ? { calendar: row.calendar } : {}),
     ...(row.event ? { event: row.event } : {}),
     ...(row['event-days'] ? { eventDays: row['event-days'] } : {}),

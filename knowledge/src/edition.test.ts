@@ -182,7 +182,21 @@ describe('lint', () => {
       },
       /pear-rust: out of reach/,
     ],
-    ['a window that is never open', (e) => rust(e).windows.forEach((w) => delete w.calendar), /has neither degree-days, calendar nor event/],
+    ['a window that is never open', (e) => rust(e).windows.forEach((w) => delete w.calendar), /has neither degree-days, frost, calendar nor event/],
+    [
+      'a window by infection weather that nothing bounds',
+      (e) =>
+        rust(e).windows.forEach((w) => {
+          delete w.calendar;
+          Object.assign(w, { event: 'rain', infection: 'apple-scab' });
+        }),
+      /no calendar to bound it/,
+    ],
+    [
+      'a frost window the wrong way round',
+      (e) => rust(e).windows.forEach((w) => Object.assign(w, { frost: { at: 'last-over', from: 9, to: 2 } })),
+      /ends before it begins/,
+    ],
   ])('finds %s', (_name, change, expected) => expect(broken(change).join('\n')).toMatch(expected));
   it('names file and line of a misspelt key', () => {
     const complaints: Complaint[] = [];

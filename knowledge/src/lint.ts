@@ -1,7 +1,7 @@
 import { compilePhrase } from '@sounding/core/language/phrases.ts';
 import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
 import { separation } from '@sounding/core/library/separation.ts';
-import type { Cause, Edition, Inspection } from '@sounding/core/edition/edition.ts';
+import type { Cause, Edition, Inspection, Window } from '@sounding/core/edition/edition.ts';
 import { sumOf } from '@sounding/core/measure/all.ts';
 import type { Compiled } from './compile.ts';
 import { doubles, unreachable } from './lintReach.ts';
@@ -55,11 +55,14 @@ function lintSources(what: string, item: { mark: string; source?: string | undef
   if (item.source && !edition.sources.some((s) => s.id === item.source)) say(`${what}: source "${item.source}" is not in sources.yaml`);
 }
 
+const hasDates = ({ degreeDays, frost, calendar, event }: Window) => Boolean(degreeDays ?? frost ?? calendar ?? event);
+
 function lintTreatment(cause: Cause, edition: Edition, say: Say): void {
   const windows = new Set(cause.windows.map((w) => w.id));
   for (const window of cause.windows) {
-    if (!window.degreeDays && !window.calendar && !window.event && !window.anyTime)
-      say(`window "${window.id}" has neither degree-days, calendar nor event`);
+    if (!hasDates(window) && !window.anyTime) say(`window "${window.id}" has neither degree-days, frost, calendar nor event`);
+    if (window.infection && !window.calendar) say(`window "${window.id}" goes by infection weather and has no calendar to bound it`);
+    if (window.frost && window.frost.to <= window.frost.from) say(`window "${window.id}" ends before it begins`);
     if (window.degreeDays && window.degreeDays.to <= window.degreeDays.from) say(`window "${window.id}" ends before it begins`);
     lintSources(`window "${window.id}"`, window, edition, say);
   }
@@ -164,7 +167,7 @@ export function lint(compiled: Compiled, changed: ReadonlySet<string> | null = n
     const say = sayAt(task.id, { file: 'care-tasks.yaml', line: 1 });
     if (!edition.careTopics.some(({ id }) => id === task.topic)) say(`"${task.topic}" is no care topic`);
     if (!edition.plants.some((plant) => hostWeight(task, plant) > 0)) say('no plant of this edition is meant by it');
-    if (!task.window.calendar && !task.window.degreeDays && !task.window.event) say('its window has no dates');
+    if (!hasDates(task.window)) say('its window has no dates');
   }
   for (const inspection of edition.inspections ?? [])
     lintInspection(inspection, edition, sayAt(inspection.id, places.inspections.get(inspection.id)));

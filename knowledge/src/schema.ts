@@ -3,6 +3,7 @@ import {
   ACTS,
   CLIMATES,
   COMMONNESS_VALUES,
+  FROST_TURNS,
   INSPECTION_FIGURES,
   INSPECTION_PLACES,
   ORGANS,
@@ -122,6 +123,10 @@ const windowRow = z.strictObject({
       to: z.number().positive(),
     })
     .optional(),
+  /** Days from a frost of the station's own years. */
+  frost: z.strictObject({ at: z.enum(FROST_TURNS), from: z.number().int(), to: z.number().int() }).optional(),
+  /** The weather rule that opens it, within the calendar's span. */
+  infection: z.enum(INDEX_IDS).optional(),
   calendar: z.partialRecord(z.enum([...CLIMATES, 'default']), calendarSpan).optional(),
   event: z.string().optional(),
   'event-days': z.number().int().positive().optional(),

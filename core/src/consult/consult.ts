@@ -134,9 +134,13 @@ export class Consultant {
     return model;
   }
 
-  private optionsOf(cause: Cause, context: SeasonContext): OptionStanding[] {
+  /** Forgets where options stood on another day, in other weather or after other events. */
+  private turnTo(context: SeasonContext): void {
     const key = JSON.stringify([context.date, context.climate, context.hemisphere, context.events]);
     if (this.season.key !== key || this.season.weather !== context.weather) this.season = { key, weather: context.weather, options: new Map() };
+  }
+
+  private optionsOf(cause: Cause, context: SeasonContext): OptionStanding[] {
     const known = this.season.options.get(cause.id) ?? optionStandings(cause, context);
     this.season.options.set(cause.id, known);
     return known;
@@ -155,9 +159,15 @@ export class Consultant {
       weather: input.weather,
       events: input.circumstances?.events ?? {},
     };
+    this.turnTo(season);
     const known = (cause: Cause | null) => settled(input.circumstances ?? null, circumstancesRead(input.readings, plant, cause));
     const order = [...model.causes.keys()].sort((a, b) => (probabilities[b] ?? 0) - (probabilities[a] ?? 0));
     const acts = new Map(model.causes.map((id, c) => [id, this.rightAct(id, probabilities[c] ?? 0, season, known)]));
+    const evidence = evidenceFor(
+      model,
+      terms,
+      order.slice(0, WITH_EVIDENCE).map((c) => model.causes[c] ?? UNLISTED),
+    );
     const candidates = order.map((c, rank): Candidate => {
       const id = model.causes[c] ?? UNLISTED;
       const cause = this.causes.get(id);
@@ -169,7 +179,7 @@ export class Consultant {
         kind: cause?.kind ?? 'unlisted',
         probability: probabilities[c] ?? 0,
         act: acts.get(id) ?? 'refer',
-        evidence: rank < WITH_EVIDENCE ? evidenceFor(model, terms, id) : [],
+        evidence: evidence[rank] ?? [],
       };
     });
     const answered = new Set([...input.readings.map((r) => r.finding), ...input.unanswered]);

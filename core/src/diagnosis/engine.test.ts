@@ -6,7 +6,7 @@ import { answerTable, chanceOf, mapColumns } from './answerTable.ts';
 import { BatchDiagnosis } from './batch.ts';
 import { modelForSituation, type DiagnosticModel } from './model.ts';
 import { contradictions, overturnings } from './overturn.ts';
-import { findPair, pairDistribution } from './pairs.ts';
+import { findPair, together } from './pairs.ts';
 import { posterior, termsOf, type Reading } from './posterior.ts';
 import { rankQuestions, whyAsk } from './questions.ts';
 import { DEFAULT_LOSSES, riskOf, stakesOf } from './stakes.ts';
@@ -117,10 +117,11 @@ describe('two causes', () => {
     const holes = model.findings[model.findingIndex.get('holes')!]!;
     const [c, d] = [model.causes.indexOf('mildew'), model.causes.indexOf('beetle')];
     const [p, q] = [chanceOf(holes.table, 1, c), chanceOf(holes.table, 1, d)];
-    const some = 1 - (1 - p) * (1 - q);
-    const none = (1 - p) * (1 - q);
-    expect(pairDistribution(holes, c, d)[1]).toBeCloseTo(some / (some + none), 12);
-    expect(pairDistribution(holes, c, d).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 12);
+    expect(together(p, q, 1, 0)).toBeCloseTo(1 - (1 - p) * (1 - q), 12);
+    expect(together(1 - p, 1 - q, 0, 0)).toBeCloseTo((1 - p) * (1 - q), 12);
+    // of two answers the one is what the other is not
+    expect(together(p, q, 1, 0) + together(1 - p, 1 - q, 0, 0)).toBeCloseTo(1, 12);
+    expect(together(p, q, 1, undefined)).toBeCloseTo((p + q) / 2, 12);
   });
   it('are found when each accounts for what the other leaves, and named with it', () => {
     // mildew that never comes with holes, beetles that never come with powder

@@ -21,22 +21,29 @@ export function evidenceWord(decibans: number): EvidenceWord {
   return size >= 4 ? side : `slightly ${side}`;
 }
 
-/** Weight of evidence of each finding read so far, for one cause. */
-export function evidenceFor(model: DiagnosticModel, terms: readonly Term[], causeId: string): Evidence[] {
-  const c = model.causes.indexOf(causeId);
-  if (c < 0) throw new RangeError(`cause "${causeId}" is not possible here`);
-  return terms.map(({ finding, reports, log }) => {
-    let others = 0;
-    let weight = 0;
-    for (let k = 0; k < log.length; k++) {
-      if (k === c) continue;
-      const prior = Math.exp(model.logPrior[k] ?? -Infinity);
-      others += prior * Math.exp(log[k] ?? -Infinity);
-      weight += prior;
-    }
-    const ratio = weight > 0 ? (log[c] ?? 0) - Math.log(others / weight) : 0;
-    return { finding: finding?.id ?? WORDING, answers: reports.map((r) => r.answer), decibans: (10 * ratio) / Math.LN10 };
+/** Weight of evidence of each finding read so far, for some causes, in their order. */
+export function evidenceFor(model: DiagnosticModel, terms: readonly Term[], causeIds: readonly string[]): Evidence[][] {
+  const places = causeIds.map((id) => {
+    const c = model.causes.indexOf(id);
+    if (c < 0) throw new RangeError(`cause "${id}" is not possible here`);
+    return c;
   });
+  const prior = model.logPrior.map(Math.exp);
+  const likelihoods = terms.map(({ log }) => log.map(Math.exp));
+  return places.map((c) =>
+    terms.map(({ finding, reports, log }, t) => {
+      const likelihood = likelihoods[t]!;
+      let others = 0;
+      let weight = 0;
+      for (let k = 0; k < prior.length; k++) {
+        if (k === c) continue;
+        others += prior[k]! * likelihood[k]!;
+        weight += prior[k]!;
+      }
+      const ratio = weight > 0 ? (log[c] ?? 0) - Math.log(others / weight) : 0;
+      return { finding: finding?.id ?? WORDING, answers: reports.map((r) => r.answer), decibans: (10 * ratio) / Math.LN10 };
+    }),
+  );
 }
 
 /** A reading this much likelier on plants in general than under the cause speaks against it. */

@@ -1,5 +1,4 @@
 import { UNLISTED, WORDING, type Channel } from '../edition/edition.ts';
-import { chanceOf } from './answerTable.ts';
 import type { DiagnosticModel } from './model.ts';
 import { reliabilityOf } from './posterior.ts';
 
@@ -19,29 +18,34 @@ const NEGLIGIBLE = 1e-3;
 
 /** The likeliest single observations that would take the lead from the first cause; empty when no single one can. */
 export function overturnings(model: DiagnosticModel, standing: Float64Array, answered: ReadonlySet<string>, channel: Channel): Overturning[] {
-  const live = [...standing.keys()].filter((c) => (standing[c] ?? 0) > NEGLIGIBLE);
+  const live = Int32Array.from(standing.keys()).filter((c) => standing[c]! > NEGLIGIBLE);
   let leader = 0;
   for (const c of live) if ((standing[c] ?? 0) > (standing[leader] ?? 0)) leader = c;
   const found: Overturning[] = [];
   for (const finding of model.findings) {
     if (answered.has(finding.id) || finding.seconds === null) continue;
     const r = reliabilityOf(finding, channel);
+    const { placeOf, own, silent, speakers } = finding.table;
+    // one for each finding: "black streaks" and "brown patches" tell the same story
+    let likeliest: Overturning | null = null;
     for (const [a, answer] of finding.answers.entries()) {
+      const noise = (1 - r) * (finding.background[a] ?? 0);
+      const row = a * speakers.length;
       let chance = 0;
       let best = 0;
       let most = -1;
       for (const c of live) {
-        const w = (standing[c] ?? 0) * (r * chanceOf(finding.table, a, c) + (1 - r) * (finding.background[a] ?? 0));
+        const place = placeOf[c]!;
+        const w = standing[c]! * (r * (place < 0 ? silent[a]! : own[row + place]!) + noise);
         chance += w;
         if (w > most) [best, most] = [c, w];
       }
       const cause = model.causes[best] ?? UNLISTED;
-      if (best !== leader && cause !== UNLISTED) found.push({ finding: finding.id, answer, cause, chance });
+      if (best !== leader && cause !== UNLISTED && chance > (likeliest?.chance ?? -1)) likeliest = { finding: finding.id, answer, cause, chance };
     }
+    if (likeliest) found.push(likeliest);
   }
-  const order = found.sort((x, y) => y.chance - x.chance);
-  // one for each finding: "black streaks" and "brown patches" tell the same story
-  return order.filter((one, i) => order.findIndex((other) => other.finding === one.finding) === i).slice(0, SHOWN);
+  return found.sort((x, y) => y.chance - x.chance).slice(0, SHOWN);
 }
 
 /** Findings on which the reports cannot all be true. */

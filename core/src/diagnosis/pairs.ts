@@ -23,37 +23,68 @@ const FOR_EACH_FINDING = 3;
 const ACCOUNTS = 0.92;
 
 /**
- * P(answer | both causes): noisy-OR (Pearl 1988) for every answer that means something is there, both silent for the answer that means
- * nothing is; where every answer is a state of its own, either cause may have set it.
+ * P(answer a | both causes) up to a factor common to all answers: noisy-OR (Pearl 1988) for every answer that means something is there,
+ * both silent for the answer that means nothing is; where every answer is a state of its own, either cause may have set it.
+ * @param p,q P(answer a | cause) of the one and the other
+ * @param absent index of the answer that means nothing is there
  */
-export function pairDistribution(finding: ModelFinding, c: number, d: number): Float64Array {
-  const n = finding.answers.length;
-  const out = new Float64Array(n);
-  let sum = 0;
-  for (let a = 0; a < n; a++) {
-    const [p, q] = [chanceOf(finding.table, a, c), chanceOf(finding.table, a, d)];
-    const both = finding.absent === undefined ? (p + q) / 2 : a === finding.absent ? p * q : 1 - (1 - p) * (1 - q);
-    out[a] = both;
-    sum += both;
-  }
-  return out.map((x) => x / sum);
+export const together = (p: number, q: number, a: number, absent: number | undefined): number =>
+  absent === undefined ? (p + q) / 2 : a === absent ? p * q : 1 - (1 - p) * (1 - q);
+
+/** What P(reports | two causes) of one term is worked out from, made ready once for all pairs tried. */
+interface ReadyTerm {
+  log: Float64Array;
+  finding: ModelFinding | null;
+  /** P(reports | truth is answer a). */
+  truths: Float64Array;
+  /** Chances of each answer, by cause tried. */
+  chances: Map<number, Float64Array>;
 }
 
-function pairLog(term: Term, c: number, d: number): number {
-  const [x, y] = [term.log[c] ?? 0, term.log[d] ?? 0];
-  if (!term.finding) return Math.max(x, y) + Math.log1p(Math.exp(-Math.abs(x - y))) - Math.LN2; // words may be about either
-  const truths = perTruth(term.finding, term.reports);
-  const both = pairDistribution(term.finding, c, d);
-  let sum = 0;
-  for (let a = 0; a < both.length; a++) sum += (truths[a] ?? 0) * (both[a] ?? 0);
-  return Math.log(Math.max(sum, Number.MIN_VALUE));
+function ready({ finding, reports, log }: Term, tried: readonly number[]): ReadyTerm {
+  const column = (c: number) => (finding ? Float64Array.from(finding.answers, (_, a) => chanceOf(finding.table, a, c)) : new Float64Array());
+  return { log, finding, truths: finding ? perTruth(finding, reports) : new Float64Array(), chances: new Map(tried.map((c) => [c, column(c)])) };
+}
+
+function pairLog({ log, finding, truths, chances }: ReadyTerm, c: number, d: number): number {
+  const [x, y] = [log[c] ?? 0, log[d] ?? 0];
+  if (!finding) return Math.max(x, y) + Math.log1p(Math.exp(-Math.abs(x - y))) - Math.LN2; // words may be about either
+  const [one, other] = [chances.get(c)!, chances.get(d)!];
+  let all = 0;
+  let reported = 0;
+  for (let a = 0; a < truths.length; a++) {
+    const both = together(one[a]!, other[a]!, a, finding.absent);
+    all += both;
+    reported += truths[a]! * both;
+  }
+  return Math.log(Math.max(reported / all, Number.MIN_VALUE));
+}
+
+/** The places of the n greatest scores, the greatest first, one place left out. */
+function best(scores: Float64Array, n: number, without: number): number[] {
+  const top: number[] = [];
+  for (let c = 0; c < scores.length; c++) {
+    if (c === without || (top.length === n && scores[c]! <= scores[top[n - 1]!]!)) continue;
+    let at = Math.min(top.length, n - 1);
+    while (at > 0 && scores[top[at - 1]!]! < scores[c]!) {
+      top[at] = top[at - 1]!;
+      at--;
+    }
+    top[at] = c;
+  }
+  return top;
 }
 
 function worthTrying(model: DiagnosticModel, terms: readonly Term[], weights: Float64Array): number[] {
-  const listed = [...model.causes.keys()].filter((c) => model.causes[c] !== UNLISTED);
-  const best = (score: (c: number) => number, n: number) => [...listed].sort((a, b) => score(b) - score(a)).slice(0, n);
-  const tried = new Set(best((c) => weights[c] ?? 0, LIKELIEST));
-  for (const { log } of terms) for (const c of best((k) => (log[k] ?? 0) + (model.logPrior[k] ?? 0), FOR_EACH_FINDING)) tried.add(c);
+  const unlisted = model.causes.indexOf(UNLISTED);
+  const tried = new Set(best(weights, LIKELIEST, unlisted));
+  for (const { log } of terms)
+    for (const c of best(
+      log.map((x, k) => x + model.logPrior[k]!),
+      FOR_EACH_FINDING,
+      unlisted,
+    ))
+      tried.add(c);
   return [...tried];
 }
 
@@ -65,11 +96,13 @@ export function findPair(model: DiagnosticModel, terms: readonly Term[]): Pair |
   const plain = (c: number) => terms.reduce((sum, { log }) => sum + (log[c] ?? 0), model.logPrior[c] ?? 0);
   const singles = Math.max(...[...model.causes.keys()].map(plain));
   const tried = worthTrying(model, terms, weights);
+  const prepared = terms.map((term) => ready(term, tried));
   let found: { c: number; d: number; weight: number } | null = null;
   for (const [i, c] of tried.entries()) {
-    for (const d of tried.slice(i + 1)) {
+    for (let j = i + 1; j < tried.length; j++) {
+      const d = tried[j]!;
       let weight = (model.logPrior[c] ?? 0) + (model.logPrior[d] ?? 0) + Math.log(TOGETHER);
-      for (const term of terms) weight += pairLog(term, c, d);
+      for (const term of prepared) weight += pairLog(term, c, d);
       if (found === null || weight > found.weight) found = { c, d, weight };
     }
   }

@@ -46,7 +46,7 @@ describe('evidence', () => {
       ...f,
       table: answerTable(f.answers.length, 2, f.background, (c) => (c === 0 ? f.answers.map((_, a) => chanceOf(f.table, a, 0)) : f.background)),
     }));
-    const sum = evidenceFor(two, termsOf(two, [white, eaten]), 'mildew').reduce((s, e) => s + e.decibans, 0);
+    const sum = evidenceFor(two, termsOf(two, [white, eaten]), ['mildew'])[0]!.reduce((s, e) => s + e.decibans, 0);
     const p = posterior(two, [white, eaten])[0]!;
     expect(10 * Math.log10(p / (1 - p)) - 10 * Math.log10(0.3 / 0.7)).toBeCloseTo(sum, 9);
   });

@@ -66,11 +66,23 @@ export function estimatedHours(days: readonly WeatherDay[], latDegrees: number):
   });
 }
 
+/** Hours by day, in order. */
+export function hoursByDay(hours: readonly WeatherHour[]): Map<IsoDate, WeatherHour[]> {
+  const days = new Map<IsoDate, WeatherHour[]>();
+  for (const hour of hours) {
+    const day = days.get(hour.on);
+    if (day) day.push(hour);
+    else days.set(hour.on, [hour]);
+  }
+  return days;
+}
+
 /** Measured hours where a day has them all, estimated ones elsewhere. */
 export function hoursWith(measured: readonly WeatherHour[], days: readonly WeatherDay[], latDegrees: number): WeatherHour[] {
-  const byDay = new Map<IsoDate, WeatherHour[]>();
-  for (const hour of measured) byDay.set(hour.on, [...(byDay.get(hour.on) ?? []), hour]);
-  const whole = (on: IsoDate) => (byDay.get(on)?.length ?? 0) === HOURS;
-  const estimated = estimatedHours(days, latDegrees);
-  return days.flatMap(({ on }) => (whole(on) ? [...byDay.get(on)!].sort((a, b) => a.hour - b.hour) : estimated.filter((hour) => hour.on === on)));
+  const own = hoursByDay(measured);
+  const estimated = hoursByDay(estimatedHours(days, latDegrees));
+  return days.flatMap(({ on }) => {
+    const hours = own.get(on) ?? [];
+    return hours.length === HOURS ? [...hours].sort((a, b) => a.hour - b.hour) : (estimated.get(on) ?? []);
+  });
 }

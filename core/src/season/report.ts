@@ -6,6 +6,7 @@ import { chillSoFar, type ChillSoFar } from './chillSeason.ts';
 import { hoursWith, type WeatherHour } from './hourly.ts';
 import { DISEASE_INDICES } from './indices/all.ts';
 import { INDEX_IDS, type IndexDay, type IndexId } from './indices/index.ts';
+import { infects, outlooks } from './indices/outlook.ts';
 import { playedOn, type Expected } from './playedOn.ts';
 import { waterBalance } from './waterBalance.ts';
 import type { WeatherDay, WeatherSeries } from './weather.ts';
@@ -30,6 +31,8 @@ export interface IndexRun {
   cite: string;
   mark: Mark;
   holds: string;
+  /** When it will next see infection, as the station's earlier years went on from here; null while it sees it now or it is foretold. */
+  next: Expected | null;
   /** The last days and those foretold. */
   days: (IndexDay & { foretold: boolean; inSeason: boolean })[];
 }
@@ -104,7 +107,7 @@ function turnOf(timing: WindowStanding, today: IsoDate): { turn: DueWindow['turn
 function dueOf(cause: Cause, context: SeasonContext, today: IsoDate): DueWindow[] {
   return cause.windows.flatMap((window): DueWindow[] => {
     const options = cause.options.filter((option) => option.window === window.id && option.act !== 'leave').map(({ title }) => title);
-    if (options.length === 0 || (!window.degreeDays && !window.calendar)) return [];
+    if (options.length === 0 || (!window.degreeDays && !window.calendar && !window.frost)) return [];
     const timing = windowStanding(window, context);
     const turn = turnOf(timing, today);
     return turn ? [{ cause: cause.id, causeName: cause.name, timing, options, ...turn }] : [];
@@ -148,6 +151,7 @@ export function seasonReport(edition: Edition, input: SeasonInput): SeasonReport
         const at = waterBalance(ahead, BED, latDegrees, altitudeM, missing).findIndex(({ due: wants }) => wants);
         return at < 0 ? null : at;
       });
+  const outlook = outlooks(series, today, hemisphere, latDegrees);
   return {
     due,
     measuredShare: runUp.length === 0 ? 0 : new Set(hours.filter((hour) => hour.measured).map(({ on }) => on)).size / runUp.length,
@@ -157,6 +161,7 @@ export function seasonReport(edition: Edition, input: SeasonInput): SeasonReport
       const index = DISEASE_INDICES[id];
       const { name, unit, cite, mark, holds } = index;
       const shown = index.of(days, hours).filter(({ on }) => on > addDays(today, -INDEX_DAYS));
+      const known = shown.some((day) => day.on >= today && infects(index, day, hemisphere));
       return {
         id,
         name,
@@ -164,6 +169,7 @@ export function seasonReport(edition: Edition, input: SeasonInput): SeasonReport
         cite,
         mark,
         holds,
+        next: known ? null : outlook[id].next,
         days: shown.map((day) => {
           const inSeason = index.months.includes(northernMonth(monthOf(day.on), hemisphere));
           return { ...day, ...(inSeason ? {} : { level: 'none' as const, note: '' }), foretold: day.on > today, inSeason };

@@ -12,6 +12,8 @@ export interface WeatherDay {
 
 export interface WeatherSeries {
   station: string;
+  /** Where it lies, for rules that need the length of its days; without it they are not used. */
+  latDegrees?: number;
   /** In order of date; days may be missing. */
   days: WeatherDay[];
 }

@@ -108,3 +108,97 @@ describe('degree-day windows', () => {
     expect(windowStanding(hatch, context('2026-07-01', { weather: gappy })).from).toBe('2026-04-10');
   });
 });
+
+/** Six winters in which it last freezes on 20 April plus the year's last digit, and first on 10 October plus the same. */
+function frostySeries(until = '2026-12-31'): WeatherSeries {
+  const days = [];
+  for (let on = '2020-01-01'; on <= until; on = addDays(on, 1)) {
+    const year = on.slice(0, 4);
+    const late = `${year}-04-${20 + Number(year[3])}`;
+    const early = `${year}-10-${10 + Number(year[3])}`;
+    const minC = on === late || on === early ? 1 : on < `${year}-04-01` || on > `${year}-11-15` ? -2 : 9;
+    days.push({ on, minC, maxC: minC + 8, rainMm: 0, windMs: 2, humidityPct: 60 });
+  }
+  return { station: 'Hollow', latDegrees: 47, days };
+}
+
+describe('windows by the frosts of a station', () => {
+  const frost = (at: 'last-over' | 'first-comes' | 'first-came', from: number, to: number): Window => ({
+    id: 'w',
+    name: 'w',
+    mark: 'memory',
+    frost: { at, from, to },
+    calendar: { default: { from: '05-15', to: '06-10' } },
+  });
+  const on = (window: Window, date: string, until = date) => windowStanding(window, context(date, { weather: frostySeries(until) }));
+
+  it('waits until the last ground frost is over in eight years of ten', () => {
+    // the seasons 2020 to 2025 froze last on 20 to 25 April: four fifths of them by the 24th
+    const standing = on(frost('last-over', 3, 28), '2026-05-02');
+    expect(standing).toMatchObject({ state: 'open', from: '2026-04-27', to: '2026-05-22', fromBand: null });
+    expect(standing.basis).toBe('after the day by which the last frost is over in 8 of 10 years, from 6 years at Hollow');
+  });
+  it('begins before a frost that two years of ten bring', () =>
+    expect(on(frost('first-comes', -10, 3), '2026-09-01')).toMatchObject({ state: 'not-yet', from: '2026-10-01', to: '2026-10-14' }));
+  it('expects the first frost with a band, and goes by it once it has come', () => {
+    const window = frost('first-came', 1, 28);
+    expect(on(window, '2026-10-01')).toMatchObject({ state: 'not-yet', from: '2026-10-14', fromBand: ['2026-10-12', '2026-10-15'] });
+    expect(on(window, '2026-10-20')).toMatchObject({ state: 'open', from: '2026-10-17', fromBand: null });
+  });
+  it('says when it comes again once it is closed', () =>
+    expect(on(frost('last-over', 3, 28), '2026-06-20')).toMatchObject({ state: 'closed', nextFrom: '2027-04-27' }));
+  it('keeps to the calendar where few years are on record, or none freeze', () => {
+    const window = frost('last-over', 3, 28);
+    const young = { ...frostySeries('2023-05-20'), days: frostySeries('2023-05-20').days.slice(200) };
+    expect(windowStanding(window, context('2023-05-20', { weather: young })).basis).toContain('calendar');
+    const mild = frostySeries('2026-05-20');
+    const warm = { ...mild, days: mild.days.map((day) => ({ ...day, minC: 12 })) };
+    expect(windowStanding(window, context('2026-05-20', { weather: warm })).basis).toContain('calendar');
+  });
+  it('is turned round in the south', () => {
+    const north = frostySeries('2026-06-30');
+    // the same weather half a year on
+    const south = { ...north, days: north.days.map((day) => ({ ...day, on: addDays(day.on, 184) })) };
+    const standing = windowStanding(frost('last-over', 3, 28), context('2026-11-10', { weather: south, hemisphere: 'S' }));
+    expect(standing.state).toBe('open');
+    expect(standing.from?.slice(0, 7)).toBe('2026-10');
+  });
+});
+
+describe('windows by infection weather', () => {
+  const blight: Window = {
+    id: 'season',
+    name: 'blight weather',
+    mark: 'memory',
+    infection: 'late-blight',
+    calendar: { default: { from: '06-01', to: '09-15' } },
+  };
+  /** Dry years, but for three muggy days from `muggy` on of each. */
+  function years(muggy: string, until: string): WeatherSeries {
+    const days = [];
+    for (let on = '2020-01-01'; on <= until; on = addDays(on, 1)) {
+      const from = `${on.slice(0, 4)}-${muggy}`;
+      const wet = on >= from && on < addDays(from, 3);
+      days.push({ on, minC: wet ? 14 : 8, maxC: wet ? 18 : 24, rainMm: wet ? 12 : 0, windMs: 2, humidityPct: wet ? 97 : 45 });
+    }
+    return { station: 'Hollow', latDegrees: 47, days };
+  }
+  const at = (date: string, extra: Partial<WeatherSeries> = {}) =>
+    windowStanding(blight, context(date, { weather: { ...years('07-10', date), ...extra } }));
+
+  it('is expected as earlier years went on from here', () => {
+    const standing = at('2026-06-20');
+    // two muggy days running make the risk: the second of the three
+    expect(standing).toMatchObject({ state: 'not-yet', from: '2026-07-11', fromBand: ['2026-07-11', '2026-07-11'] });
+    expect(standing.basis).toContain('from 6 earlier years');
+  });
+  it('opens after such weather and closes ten days later', () => {
+    expect(at('2026-07-12')).toMatchObject({ state: 'open', from: '2026-07-12', to: '2026-07-22' });
+    expect(at('2026-07-21')).toMatchObject({ state: 'closing' });
+    expect(at('2026-07-26')).toMatchObject({ state: 'not-yet', from: null });
+  });
+  it('holds within the calendar only, and falls back to it where the place of the station is not known', () => {
+    expect(at('2026-10-05').state).toBe('closed');
+    expect(at('2026-06-20', { latDegrees: undefined as unknown as number }).basis).toContain('calendar');
+  });
+});

@@ -109,7 +109,7 @@ export async function findEdition(db: Queryable, deskId: string, version: string
 /** A station's days up to and including the desk's today; null when the desk has no such station. */
 export async function readWeather(db: Queryable, deskId: string, stationId: string, until: string) {
   const [station] = await db
-    .select({ name: stations.name })
+    .select({ name: stations.name, lat: stations.lat })
     .from(stations)
     .where(and(eq(stations.id, stationId), eq(stations.deskId, deskId)));
   if (!station) return null;
@@ -125,7 +125,7 @@ export async function readWeather(db: Queryable, deskId: string, stationId: stri
     .from(weatherDays)
     .where(and(eq(weatherDays.stationId, stationId), eq(weatherDays.deskId, deskId), sql`${weatherDays.on} <= ${until}`))
     .orderBy(asc(weatherDays.on));
-  return { station: station.name, days };
+  return { station: station.name, latDegrees: station.lat, days };
 }
 
 export async function setDemoDay(db: Queryable, deskId: string, today: string): Promise<boolean> {

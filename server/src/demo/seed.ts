@@ -218,7 +218,7 @@ export async function seedDemo(db: Database, edition: Edition): Promise<void> {
     );
     await seedWeather(inside, deskId, DEMO_DAY);
     const places = await tx
-      .select({ id: stations.id, name: stations.name })
+      .select({ id: stations.id, name: stations.name, lat: stations.lat })
       .from(stations)
       .where(eq(stations.deskId, deskId))
       .orderBy(asc(stations.altitudeM));
@@ -226,6 +226,7 @@ export async function seedDemo(db: Database, edition: Edition): Promise<void> {
     for (const place of places)
       weather.set(place.id, {
         station: place.name,
+        latDegrees: place.lat,
         days: await tx.select().from(weatherDays).where(eq(weatherDays.stationId, place.id)).orderBy(asc(weatherDays.on)),
       });
     const advisor = staff[0];

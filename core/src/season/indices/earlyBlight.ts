@@ -1,4 +1,5 @@
-import { hoursByDay, meanTemperature, type DiseaseIndex, type IndexDay } from './index.ts';
+import { hoursByDay } from '../hourly.ts';
+import { meanTemperature, type DiseaseIndex, type IndexDay } from './index.ts';
 
 /**
  * Severity values of a day: `hours[k]` is the least hours of wetness that give k. Temperature is the mean while leaves were wet.

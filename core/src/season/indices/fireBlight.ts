@@ -1,4 +1,5 @@
-import { hoursByDay, meanTemperature, type DiseaseIndex, type IndexDay } from './index.ts';
+import { hoursByDay } from '../hourly.ts';
+import { meanTemperature, type DiseaseIndex, type IndexDay } from './index.ts';
 
 /** What the bacteria on the flowers need: degree-hours above 18.3 °C (65 °F), a wet day, and a warm one. */
 const ABOVE_C = 18.3;

@@ -1,4 +1,5 @@
-import { hoursByDay, longestRun, type DiseaseIndex, type IndexDay } from './index.ts';
+import { hoursByDay } from '../hourly.ts';
+import { longestRun, type DiseaseIndex, type IndexDay } from './index.ts';
 
 /** The rule of three tens: shoots of 10 cm, 10 mm of rain within a day or two, 10 °C. Source: Baldacci (1947). */
 export const grapeDownyMildew: DiseaseIndex = {

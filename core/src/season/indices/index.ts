@@ -32,17 +32,6 @@ export interface DiseaseIndex {
 export const INDEX_IDS = ['early-blight', 'apple-scab', 'late-blight', 'grape-downy-mildew', 'grape-powdery-mildew', 'fire-blight'] as const;
 export type IndexId = (typeof INDEX_IDS)[number];
 
-/** Hours by day, in order. */
-export function hoursByDay(hours: readonly WeatherHour[]): Map<IsoDate, WeatherHour[]> {
-  const days = new Map<IsoDate, WeatherHour[]>();
-  for (const hour of hours) {
-    const day = days.get(hour.on);
-    if (day) day.push(hour);
-    else days.set(hour.on, [hour]);
-  }
-  return days;
-}
-
 export const meanTemperature = (hours: readonly WeatherHour[]): number =>
   hours.reduce((sum, hour) => sum + hour.tempC, 0) / Math.max(1, hours.length);
 

@@ -1,4 +1,5 @@
-import { hoursByDay, type DiseaseIndex, type IndexDay } from './index.ts';
+import { hoursByDay } from '../hourly.ts';
+import { type DiseaseIndex, type IndexDay } from './index.ts';
 
 /** Hutton criteria: on each of two days running a minimum of 10 °C and at least six hours at 90 % humidity or more. */
 const LEAST_C = 10;

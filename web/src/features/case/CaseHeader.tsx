@@ -1,10 +1,10 @@
 import { memo } from 'react';
 import { styled } from 'styled-components';
-import { Button as ComboButton, ComboBox, Input, Label, ListBox, ListBoxItem, Popover } from 'react-aria-components';
 import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { sayDay } from '../../app/dates.ts';
 import { Button } from '../../ui/controls.tsx';
+import { HostPicker } from './HostPicker.tsx';
 
 const Head = styled.header`
   display: flex;
@@ -33,54 +33,6 @@ const Select = styled.select`
   border-radius: 3px;
   background: ${({ theme }) => theme.sheet};
 `;
-const Host = styled(ComboBox)`
-  display: flex;
-  align-items: center;
-  gap: 6px;
-  label {
-    font-size: 14px;
-    color: ${({ theme }) => theme.inkSoft};
-  }
-  input {
-    width: 190px;
-    min-height: 34px;
-    padding: 4px 9px;
-    font:
-      600 18px/1.2 'Alegreya',
-      serif;
-    border: 1px solid ${({ theme }) => theme.rule};
-    border-radius: 3px;
-    background: ${({ theme }) => theme.sheet};
-  }
-  button {
-    border: 1px solid ${({ theme }) => theme.rule};
-    background: ${({ theme }) => theme.sheet};
-    border-radius: 3px;
-    min-height: 34px;
-    min-width: 28px;
-  }
-`;
-const Choices = styled(Popover)`
-  background: ${({ theme }) => theme.sheet};
-  color: ${({ theme }) => theme.ink};
-  border: 1px solid ${({ theme }) => theme.ink};
-  max-height: 320px;
-  overflow: auto;
-  min-width: 240px;
-`;
-const Choice = styled(ListBoxItem)`
-  padding: 5px 10px;
-  cursor: pointer;
-  i {
-    color: ${({ theme }) => theme.inkSoft};
-    font-size: 13.5px;
-  }
-  &[data-focused] {
-    background: ${({ theme }) => theme.wash};
-    outline: none;
-  }
-`;
-
 interface Props {
   view: CaseView;
   question: QuestionView;
@@ -106,25 +58,7 @@ export const CaseHeader = memo(function CaseHeader({ view, question, edition, se
           {view.caller.email ? ` · ${view.caller.email}` : ''} · {sayDay(date)}
         </p>
       </div>
-      <Host
-        key={`${question.id}-${question.hostId}`}
-        defaultSelectedKey={question.hostId ?? ''}
-        onSelectionChange={(key) => onChange({ hostId: key === null ? null : String(key) })}
-        menuTrigger="focus"
-      >
-        <Label>plant</Label>
-        <Input placeholder="not named yet" />
-        <ComboButton aria-label="All plants">▾</ComboButton>
-        <Choices>
-          <ListBox items={edition.plants.map(({ id, name, latin, also }) => ({ id, name, latin, also }))}>
-            {(plant) => (
-              <Choice id={plant.id} textValue={plant.name}>
-                {plant.name} <i>{plant.latin}</i>
-              </Choice>
-            )}
-          </ListBox>
-        </Choices>
-      </Host>
+      <HostPicker key={`${question.id}-${question.hostId}`} hostId={question.hostId} plants={edition.plants} onPick={onChange} />
       <Select aria-label="Station" value={question.stationId ?? ''} onChange={(event) => onChange({ stationId: event.target.value || null })}>
         {session.stations.map((station) => (
           <option key={station.id} value={station.id}>

@@ -68,7 +68,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const [place, setPlace] = useState(0);
   const [draft, setDraft] = useState('');
   const [senses, setSenses] = useState<Senses>({});
-  const { edition, date, taken, standing, shown } = useQuestionStanding(question, session, mark);
+  const { edition, date, taken, weighed, standing, shown } = useQuestionStanding(question, session, mark);
   const down = useTakeDown(question, write);
 
   const open = standing?.questions ?? [];
@@ -86,6 +86,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const at = mark === null ? taken.length : Math.min(mark, taken.length);
   const shownTaken = useMemo(() => taken.slice(0, at), [taken, at]);
   const shownIds = useMemo(() => new Set(shownTaken.map((r) => r.id)), [shownTaken]);
+  const shownWeighed = useMemo(() => (mark === null ? weighed : weighed.slice(0, at)), [weighed, mark, at]);
   const branches = useMemo(() => {
     if (!edition) return [];
     return question.readings
@@ -94,6 +95,11 @@ export function QuestionTable({ view, question, session, write }: Props) {
   }, [question.readings, taken, edition]);
   const count = taken.length;
   const stepTo = useCallback((to: number) => setMark(to >= count ? null : Math.max(0, to)), [count]);
+  const test = useMemo(() => {
+    if (!edition || !standing) return null;
+    const answered = new Set(weighed.map((r) => r.finding));
+    return testsFor(edition, { candidates: standing.candidates, answered, asked: finding?.id ?? null })[0] ?? null;
+  }, [edition, standing, weighed, finding]);
   const onQuestion = useCallback((id: string) => setSearch({ q: id }), [setSearch]);
   const onAddQuestion = useCallback(() => {
     const id = crypto.randomUUID();
@@ -130,8 +136,6 @@ export function QuestionTable({ view, question, session, write }: Props) {
     setSenses({});
     goOn();
   };
-  const answered = new Set(question.readings.filter((r) => r.withdrawnAt === null).map((r) => r.finding));
-  const [test = null] = testsFor(edition, { candidates: standing.candidates, answered, asked: finding?.id ?? null });
   const testHref = test && `/bench/tests/${test.id}?case=${view.id}&question=${question.id}`;
   const planHref = `/case/${view.id}/plan/${question.id}`;
   const reply = () => {
@@ -196,11 +200,18 @@ export function QuestionTable({ view, question, session, write }: Props) {
           shownIds={shownIds}
           onWithdraw={down.withdraw}
         />
-        <SoundingLine marks={standing.sounding} readings={taken} edition={edition} at={at} branches={branches} onStep={stepTo} />
+        <SoundingLine
+          marks={standing.sounding}
+          readings={weighed}
+          edition={edition}
+          at={Math.min(at, weighed.length)}
+          branches={branches}
+          onStep={stepTo}
+        />
         <StandingPanel
           standing={shown}
           edition={edition}
-          taken={shownTaken}
+          taken={shownWeighed}
           backAt={mark === null ? null : at}
           planHref={planHref}
           hostName={edition.plants.find((p) => p.id === question.hostId)?.name.toLowerCase() ?? 'plants'}

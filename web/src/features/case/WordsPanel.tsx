@@ -109,24 +109,37 @@ function text(edition: Edition, reading: ReadingView): string {
   return readingText(edition, reading.finding, reading.answer);
 }
 
+interface ReadingRowProps {
+  reading: ReadingView;
+  edition: Edition;
+  /** Whether it counts at the mark stepped back to. */
+  shown: boolean;
+  onWithdraw: Props['onWithdraw'];
+}
+
+/** One reading with the way to take it back; of many rows only those that change are drawn anew. */
+const ReadingRow = memo(function ReadingRow({ reading, edition, shown, onWithdraw }: ReadingRowProps) {
+  const withdrawn = reading.withdrawnAt !== null;
+  const said = text(edition, reading);
+  return (
+    <Row $withdrawn={withdrawn} $after={!withdrawn && reading.answer !== 'unknown' && !shown}>
+      <span>{said}</span>
+      <span className="channel">{reading.answer === 'unknown' ? '' : CHANNEL_WORDS[reading.channel]}</span>
+      <Button weight="quiet" onPress={() => onWithdraw(reading, !withdrawn)}>
+        {withdrawn ? 'take in' : 'undo'}
+        <VisuallyHidden> {said}</VisuallyHidden>
+      </Button>
+    </Row>
+  );
+});
+
 /** What was said, in the caller's own words, with what was read from it; any reading can be taken back. */
 export const WordsPanel = memo(function WordsPanel({ caseId, question, edition, care, opening, shownIds, onWithdraw }: Props) {
   const rows = (readings: ReadingView[]) => (
     <List>
-      {readings.map((reading) => {
-        const withdrawn = reading.withdrawnAt !== null;
-        const said = text(edition, reading);
-        return (
-          <Row key={reading.id} $withdrawn={withdrawn} $after={!withdrawn && reading.answer !== 'unknown' && !shownIds.has(reading.id)}>
-            <span>{said}</span>
-            <span className="channel">{reading.answer === 'unknown' ? '' : CHANNEL_WORDS[reading.channel]}</span>
-            <Button weight="quiet" onPress={() => onWithdraw(reading, !withdrawn)}>
-              {withdrawn ? 'take in' : 'undo'}
-              <VisuallyHidden> {said}</VisuallyHidden>
-            </Button>
-          </Row>
-        );
-      })}
+      {readings.map((reading) => (
+        <ReadingRow key={reading.id} reading={reading} edition={edition} shown={shownIds.has(reading.id)} onWithdraw={onWithdraw} />
+      ))}
     </List>
   );
   const alone = question.readings.filter((r) => r.statementId === null);

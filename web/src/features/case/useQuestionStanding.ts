@@ -13,6 +13,8 @@ export interface QuestionStanding {
   date: string;
   /** Readings that count, in the order they were taken. */
   taken: ReadingView[];
+  /** Those that `standing` rests on: the same, but for the moment until the engine has answered. */
+  weighed: ReadingView[];
   /** After everything taken. */
   standing: Standing | null;
   /** At the mark stepped back to; the same as `standing` at the bottom. */
@@ -47,6 +49,9 @@ export function useQuestionStanding(question: QuestionView | undefined, session:
   }, [question, edition, stationId, weather, weatherError, date, taken]);
   const standing = useStanding(edition, input);
   const back = mark !== null && mark < taken.length;
+  // a new standing is what makes them new, not the reading that is on its way to it
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  const weighed = useMemo(() => taken, [standing]);
   const earlier = useStanding(edition, back && input ? { ...input, readings: input.readings.slice(0, mark) } : null);
-  return { edition, date, taken, standing, shown: back ? (earlier ?? standing) : standing };
+  return { edition, date, taken, weighed, standing, shown: back ? (earlier ?? standing) : standing };
 }

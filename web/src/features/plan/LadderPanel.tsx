@@ -2,13 +2,12 @@ import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Standing } from '@sounding/core/consult/consult.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
-import { isWorkable } from '@sounding/core/season/windows.ts';
 import type { Overrule } from '@sounding/core/treatment/decide.ts';
 import { reasonsInWords, type Verdict } from '@sounding/core/treatment/verdicts.ts';
 import { sayDay } from '../../app/dates.ts';
 import { Button, Notice, TextField } from '../../ui/controls.tsx';
-import { MARK_WORDS } from '../library/parts.tsx';
-import { ACT_WORDS, timingText } from '../case/words.ts';
+import { ACT_WORDS } from '../case/words.ts';
+import { Rung } from './Rung.tsx';
 
 const Verdict_ = styled.div`
   border-left: 4px solid ${({ theme }) => theme.brass};
@@ -57,6 +56,12 @@ const Rungs = styled.ol`
     color: ${({ theme }) => theme.chalk};
     font-size: 13.5px;
   }
+  summary {
+    width: fit-content;
+    font-size: 13.5px;
+    color: ${({ theme }) => theme.inkSoft};
+    cursor: pointer;
+  }
   .school {
     margin-top: 4px;
     padding-left: 10px;
@@ -80,17 +85,6 @@ interface Props {
   overrule: Overrule | null;
   onOverrule: (overrule: Overrule | null) => void;
 }
-
-const COST_OF: Record<string, string> = {
-  leave: 'nothing',
-  culture: 'time',
-  physical: 'time',
-  biological: 'some money',
-  contact: 'some money',
-  systemic: 'some money',
-  remove: 'a new plant',
-  refer: 'a fee',
-};
 
 /** The decision with its reasons, and the ladder it stands on: what each rung needs, what speaks against it here, what others say. */
 export function LadderPanel({ standing, edition, overrule, onOverrule }: Props) {
@@ -143,58 +137,15 @@ export function LadderPanel({ standing, edition, overrule, onOverrule }: Props) 
         </Why>
       )}
       <Rungs aria-label="Options, gentlest first">
-        {options.map((verdict) => {
-          const { option, timing, against, mind } = verdict;
-          const school = edition.schools.find((s) => s.id === option.school);
-          const taken = option.id === decision.option;
-          return (
-            <li key={option.id} className={against.length > 0 ? 'no' : ''}>
-              <div>
-                {taken ? <b>{option.title}</b> : option.title}
-                <small>
-                  {ACT_WORDS[option.act].toLowerCase()}, {option.effect} effect, costs {COST_OF[option.act]}, {MARK_WORDS[option.mark]}
-                  {option.actives ? `; ${option.actives.join(', ')}` : ''}
-                </small>
-                {taken && <p>{option.how}</p>}
-                {taken && option.repeat && <p>Repeat {option.repeat}.</p>}
-                {taken && option.not.length > 0 && <p>Not {option.not.join('; ')}.</p>}
-                {against.map((reason) => (
-                  <p key={reason} className="against">
-                    × {reason}
-                  </p>
-                ))}
-                {taken && mind.map((one) => <small key={one}>Mind: {one}.</small>)}
-                {taken && option.cautions.length > 0 && <small>Take care: {option.cautions.join(' ')}</small>}
-                {taken && school && (
-                  <div className="school">
-                    {school.question}{' '}
-                    {school.views.map((view) => (
-                      <span key={view.say}>
-                        <i>{view.say}</i> – {view.because}.{' '}
-                      </span>
-                    ))}
-                    We say: {school.ours}
-                  </div>
-                )}
-              </div>
-              <span>
-                {isWorkable(timing.state) ? <b>{timingText(timing)}</b> : timingText(timing)}
-                {timing.state !== 'any-time' && timing.state !== 'unknown' && (
-                  <small>
-                    {timing.basis}, {MARK_WORDS[timing.mark]}
-                  </small>
-                )}
-              </span>
-              <span>
-                {!taken && (
-                  <Button weight="quiet" onPress={() => setInstead(verdict)}>
-                    Rather this
-                  </Button>
-                )}
-              </span>
-            </li>
-          );
-        })}
+        {options.map((verdict) => (
+          <Rung
+            key={verdict.option.id}
+            verdict={verdict}
+            taken={verdict.option.id === decision.option}
+            school={edition.schools.find(({ id }) => id === verdict.option.school)}
+            onInstead={() => setInstead(verdict)}
+          />
+        ))}
         {decision.act !== 'leave' && options.every(({ option }) => option.act !== 'leave') && (
           <li>
             <span>Leave it alone</span>

@@ -117,8 +117,16 @@ describe('ladder', () => {
     );
     expect(screen.getByRole('heading', { name: 'By hand' })).toBeTruthy();
     expect(screen.getByText(/the caller will not spray/, { selector: '.against' })).toBeTruthy();
-    renderInk(<LadderPanel standing={consult()} edition={edition} overrule={null} onOverrule={() => undefined} />);
-    expect(screen.getByText(/Soap or not\?/)).toBeTruthy();
+  });
+  it('shows both sides where the trade disagrees: open at what is taken, to be opened elsewhere', () => {
+    const { unmount } = renderInk(<LadderPanel standing={consult()} edition={edition} overrule={null} onOverrule={() => undefined} />);
+    expect(screen.getByText(/Soap or not\?/).closest('details')).toBeNull();
+    unmount();
+    const unsprayed = consult({ circumstances: { wish: 'no-spray' } });
+    renderInk(<LadderPanel standing={unsprayed} edition={edition} overrule={null} onOverrule={() => undefined} />);
+    const folded = screen.getByText(/Soap or not\?/);
+    expect(folded.closest('details')?.querySelector('summary')?.textContent).toBe('How, and why the trade disagrees');
+    expect(folded.textContent).toContain('None – idle.');
   });
   it('takes another decision only with a word why', async () => {
     const onOverrule = jest.fn<(overrule: Overrule | null) => void>();

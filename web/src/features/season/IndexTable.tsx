@@ -54,6 +54,9 @@ const Table = styled.table`
     white-space: nowrap;
     overflow: hidden;
   }
+  .next {
+    font-variant-numeric: tabular-nums;
+  }
   small {
     display: block;
     color: ${({ theme }) => theme.inkSoft};
@@ -83,6 +86,11 @@ export function IndexTable({ runs, causes = [] }: { runs: readonly IndexRun[]; c
             <th className="name" scope="row" title={`${run.cite}; ${MARK_WORDS[run.mark]}`}>
               {causeOf(run) ? <Link to={`/library/cause/${causeOf(run)}`}>{run.name}</Link> : run.name}
               <small>{run.holds}</small>
+              {run.next && (
+                <small className="next" title={`from ${run.next.years} years of this station`}>
+                  expected next {sayShortDay(run.next.on)} ({sayShortDay(run.next.early)} to {sayShortDay(run.next.late)} in 8 of 10 years)
+                </small>
+              )}
             </th>
             {run.days.map((day) => (
               <td

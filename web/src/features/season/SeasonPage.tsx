@@ -8,6 +8,7 @@ import { biofixBefore } from '@sounding/core/season/crossing.ts';
 import { sunTimes } from '@sounding/core/season/sun.ts';
 import { sayDay, sayShortDay } from '../../app/dates.ts';
 import { useDesk } from '../../app/routes.tsx';
+import { useKept } from '../../app/useKept.ts';
 import { usePlantYear, useSeason, useTracks } from '../../engine/engine.ts';
 import { problemText, useDeskSeasonQuery, useForecastQuery, useHoursQuery, useStationsQuery, useWeatherQuery } from '../../store/api.ts';
 import { Pick } from '../../ui/choice.tsx';
@@ -178,9 +179,10 @@ export function SeasonPage() {
   const stationId = params.get('station') ?? session.stations[0]?.id ?? '';
   const station = session.stations.find(({ id }) => id === stationId);
   const { today, climate, hemisphere } = session.desk;
-  const { data: series, error } = useWeatherQuery({ stationId, until: today }, { skip: stationId === '' });
-  const { data: forecast } = useForecastQuery({ stationId, today }, { skip: stationId === '' });
-  const { data: hours } = useHoursQuery({ stationId, today }, { skip: stationId === '' });
+  // what belongs to this very station and day, so that the report is reckoned once and not with each that arrives
+  const { currentData: series, error } = useWeatherQuery({ stationId, until: today }, { skip: stationId === '' });
+  const { currentData: forecast } = useForecastQuery({ stationId, today }, { skip: stationId === '' });
+  const { currentData: hours } = useHoursQuery({ stationId, today }, { skip: stationId === '' });
   const { data: states } = useStationsQuery();
   const { data: desk } = useDeskSeasonQuery();
   const input = useMemo(
@@ -199,7 +201,7 @@ export function SeasonPage() {
         : null,
     [station, forecast, hours, desk, today, climate, hemisphere],
   );
-  const report = useSeason(edition ?? undefined, series, input);
+  const report = useKept(useSeason(edition ?? undefined, series, input), stationId);
   const spans = useMemo(
     () =>
       (edition?.causes ?? []).flatMap((cause) =>
@@ -210,7 +212,9 @@ export function SeasonPage() {
     [edition],
   );
   const [spanKey, setSpanKey] = useState('');
-  const shown = spans.find(({ key }) => key === spanKey) ?? spans[0];
+  // until another is picked: the one that is open, or opens next
+  const timely = report?.due.map(({ cause, timing }) => `${cause} ${timing.window}`) ?? [];
+  const shown = spans.find(({ key }) => key === spanKey) ?? spans.find(({ key }) => timely.includes(key)) ?? spans[0];
   const tracks = useTracks(edition ?? undefined, series, shown?.span ?? PLAIN, today, hemisphere);
   const hostId = params.get('plant');
   const year = usePlantYear(edition ?? undefined, series, hostId, { date: today, climate, hemisphere });

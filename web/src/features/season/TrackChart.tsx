@@ -25,7 +25,7 @@ export function TrackChart({ tracks, biofix, window }: Props) {
   const say = (i: number) => sayShortDay(addDays(biofix, i));
   return (
     <ResponsiveContainer width="100%" height={250}>
-      <LineChart data={rows} margin={{ top: 6, right: 12, bottom: 0, left: 0 }}>
+      <LineChart data={rows} margin={{ top: 6, right: 24, bottom: 0, left: 0 }}>
         <CartesianGrid stroke={theme.rule} strokeDasharray="2 4" vertical={false} />
         <XAxis dataKey="day" tickFormatter={say} stroke={theme.inkSoft} fontSize={12} interval={11} />
         <YAxis stroke={theme.inkSoft} fontSize={12} width={44} />

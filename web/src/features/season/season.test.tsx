@@ -12,6 +12,7 @@ const run = (extra: Partial<IndexRun> = {}): IndexRun => ({
   cite: 'Hutton criteria',
   mark: 'published',
   holds: 'once rows meet',
+  next: null,
   days: [
     { on: '2026-06-13', value: 2, level: 'risk', note: 'humid', foretold: false, inSeason: true },
     { on: '2026-06-14', value: 0, level: 'none', note: '', foretold: true, inSeason: false },
@@ -28,6 +29,10 @@ describe('disease weather', () => {
     expect(within(row).getByText('out of season')).toBeTruthy();
     expect(within(row).getByRole('rowheader').getAttribute('title')).toBe('Hutton criteria; published');
     expect(within(row).getByTitle('2026-06-14: out of its season (foretold)')).toBeTruthy();
+  });
+  it('says when the rule will next see infection, with the years it rests on', () => {
+    renderInk(<IndexTable runs={[run({ next: { on: '2026-06-24', early: '2026-06-19', late: '2026-07-02', years: 9 } })]} />);
+    expect(screen.getByText('expected next 24 Jun (19 Jun to 2 Jul in 8 of 10 years)').getAttribute('title')).toBe('from 9 years of this station');
   });
 });
 
