@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceArea, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { useTheme } from 'styled-components';
 import type { Track } from '@sounding/core/season/tracks.ts';
@@ -12,7 +13,7 @@ interface Props {
 }
 
 /** This season's degree-days as a strong line over those of earlier years; the band of the window lies across. */
-export function TrackChart({ tracks, biofix, window }: Props) {
+export const TrackChart = memo(function TrackChart({ tracks, biofix, window }: Props) {
   const theme = useTheme();
   const [current, ...earlier] = tracks;
   const length = Math.max(...tracks.map(({ sums }) => sums.length), 1);
@@ -51,4 +52,4 @@ export function TrackChart({ tracks, biofix, window }: Props) {
       </LineChart>
     </ResponsiveContainer>
   );
-}
+});
