@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { constants } from 'node:zlib';
 import compression from 'compression';
 import express, { Router, type Express } from 'express';
 import helmet from 'helmet';
@@ -21,6 +22,8 @@ import { stationRoutes } from './routes/stations.ts';
 import { deskRoutes, sessionGuard } from './routes/session.ts';
 
 const NONCE = '__CSP_NONCE__';
+/** An edition becomes 300 kB of 2.2 MB in a tenth of a second; higher takes three times as long for 7 % less. */
+const BROTLI_QUALITY = 5;
 
 /** The built interface: hashed files for ever, the page itself fresh with a nonce for its styles. */
 function webRoutes(folder: string): Router {
@@ -49,7 +52,7 @@ export function createApp(services: Services, log: Logger, webFolder: string | n
   const app = express();
   app.disable('x-powered-by');
   app.use(helmet({ contentSecurityPolicy: false, strictTransportSecurity: false }));
-  app.use(compression());
+  app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: BROTLI_QUALITY } } }));
   app.get('/api/health', async (_req, res) => {
     await services.db.execute(sql`select 1`);
     res.json({ ok: true, edition: services.library.shipped.version });

@@ -66,8 +66,16 @@ export function estimatedHours(days: readonly WeatherDay[], latDegrees: number):
   });
 }
 
-/** Hours by day, in order. */
-export function hoursByDay(hours: readonly WeatherHour[]): Map<IsoDate, WeatherHour[]> {
+const gathered = new WeakMap<readonly WeatherHour[], Map<IsoDate, WeatherHour[]>>();
+
+/** Hours by day, in order; made once, since every rule asks for them. */
+export function hoursByDay(hours: readonly WeatherHour[]): ReadonlyMap<IsoDate, WeatherHour[]> {
+  const made = gathered.get(hours) ?? gather(hours);
+  gathered.set(hours, made);
+  return made;
+}
+
+function gather(hours: readonly WeatherHour[]): Map<IsoDate, WeatherHour[]> {
   const days = new Map<IsoDate, WeatherHour[]>();
   for (const hour of hours) {
     const day = days.get(hour.on);

@@ -137,7 +137,9 @@ export function seasonReport(edition: Edition, input: SeasonInput): SeasonReport
       const turn = turnOf(timing, today);
       return turn ? [{ task: id, topic, name, how, timing, ...turn }] : [];
     });
-  const runUp = series.days.filter(({ on }) => on > addDays(today, -RUN_UP_DAYS) && on <= today);
+  const since = addDays(today, -RUN_UP_DAYS);
+  const shownSince = addDays(today, -INDEX_DAYS);
+  const runUp = series.days.filter(({ on }) => on > since && on <= today);
   const ahead = forecast.filter(({ on }) => on > today);
   const days = [...runUp, ...ahead];
   const hours = hoursWith(input.hours ?? [], days, latDegrees);
@@ -160,7 +162,7 @@ export function seasonReport(edition: Edition, input: SeasonInput): SeasonReport
     indices: INDEX_IDS.map((id) => {
       const index = DISEASE_INDICES[id];
       const { name, unit, cite, mark, holds } = index;
-      const shown = index.of(days, hours).filter(({ on }) => on > addDays(today, -INDEX_DAYS));
+      const shown = index.of(days, hours).filter(({ on }) => on > shownSince);
       const known = shown.some((day) => day.on >= today && infects(index, day, hemisphere));
       return {
         id,

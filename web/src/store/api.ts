@@ -39,6 +39,8 @@ export const api = createApi({
     case: build.query<CaseView, string>({ query: (id) => `/cases/${id}`, providesTags: ['Case'], keepUnusedDataFor: 0 }),
     weather: build.query<WeatherSeries, { stationId: string; until: string }>({
       query: ({ stationId, until }) => ({ url: `/stations/${stationId}/weather`, params: { until } }),
+      // thousands of days are not compared one by one with those of another query
+      structuralSharing: false,
     }),
     instruments: build.query<InstrumentsView, void>({ query: () => '/instruments', providesTags: ['Instruments'], keepUnusedDataFor: 0 }),
     takeReading: build.mutation<void, string>({ query: (serial) => ({ url: `/instruments/${encodeURIComponent(serial)}/take`, method: 'POST' }) }),

@@ -36,7 +36,8 @@ export function outlooks(series: WeatherSeries, today: IsoDate, hemisphere: Hemi
   const found = made.get(key);
   if (found) return found;
 
-  const runUp = series.days.filter(({ on }) => on > addDays(today, -RUN_UP_DAYS) && on <= today);
+  const since = addDays(today, -RUN_UP_DAYS);
+  const runUp = series.days.filter(({ on }) => on > since && on <= today);
   const firstInfection = (index: DiseaseIndex, days: readonly WeatherDay[], hours: ReturnType<typeof estimatedHours>, skip: number) => {
     const at = index.of(days, hours).findIndex((day, i) => i >= skip && infects(index, day, hemisphere));
     return at < 0 ? null : at - skip;
