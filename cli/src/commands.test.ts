@@ -56,6 +56,19 @@ describe('diagnose', () => {
       decision: { act: 'leave' },
       care: [{ topic: 'prune' }, { topic: 'flowers-on' }],
     }));
+  it('answers a question of care that names no plant for plants in general', () => {
+    const { care } = diagnose({ words: ['what time of day should I water the garden?'] }) as { care: { plant: string; answer: string }[] };
+    expect(care).toHaveLength(1);
+    expect(care[0]).toMatchObject({ plant: 'plants in general', topic: 'water' });
+    expect(care[0]!.answer).toContain('early in the morning');
+  });
+  it.each([
+    ['stinging nettles are taking over the raspberries', 'raspberry', 'invasive-weeds'],
+    ['I mowed after the holiday and now the lawn is brown stubble', 'lawn', 'lawn-scalped'],
+    ['pansies leggy and no more flowers in this heat', 'pansy', 'normal-cool-annual'],
+  ])('knows "%s"', (words, host, cause) =>
+    expect(diagnose({ words: [words], host, date: '2026-06-28' })).toMatchObject({ differential: { 0: { cause } } }),
+  );
   it('takes questions with answers among the words', () =>
     expect(diagnose({ host: 'ficus', words: [{ ask: 'is it sticky?', say: 'yes, and the floor under it' }] })).toMatchObject({
       understood: [{ finding: 'honeydew', answer: 'sticky' }],

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
+import { practiceInput } from '@sounding/contract/practiceInput.ts';
 import { ACTIONS, ACT_OF_ACTION, CauseNames } from '@sounding/core/consult/practiceCall.ts';
 import { ACTS, type Edition } from '@sounding/core/edition/edition.ts';
 import { evaluateText } from './evaluateCommand.ts';
@@ -70,9 +71,31 @@ describe('names of causes', () => {
     ['Liriomyza trifolii', 'leafminer-fly'],
     ['Pythium', 'damping-off'],
   ])('%s is %s', (name, id) => expect(names.find([name])).toContain(id));
+  it('takes a known name within a longer one where the whole is not known, for practice calls only', () => {
+    expect(names.find(['iron chlorosis from lime in the tap water'])).toEqual([]);
+    expect(names.findOrWithin(['iron chlorosis from lime in the tap water'])).toEqual(['iron-chlorosis']);
+    expect(names.findOrWithin(['salt'])).toEqual(names.find(['salt']));
+    expect(names.findOrWithin(['a wholly unknown trouble'])).toEqual([]);
+  });
+  it('lets a genus answer to its species, but no other first word', () =>
+    expect(names.find(['natural bark flaking'])).not.toContain('squirrels-mice'));
   it('knows nothing by an unknown name', () => expect(names.find(['moon blight'])).toEqual([]));
 });
 
 it('every action but care stands for an act', () => {
   for (const action of ACTIONS) if (action !== 'care') expect(ACTS).toContain(ACT_OF_ACTION[action]);
+});
+
+describe('our own practice calls', () => {
+  it('are all in the form that is asked of others', () => {
+    const lines = readFileSync(new URL('../../knowledge/callers/practice.jsonl', import.meta.url), 'utf8')
+      .trim()
+      .split('\n');
+    const faults = lines.flatMap((line, i) => {
+      const parsed = practiceInput.safeParse(JSON.parse(line));
+      return parsed.success ? [] : [`line ${i + 1}: ${parsed.error.issues[0]?.path.join('.')}`];
+    });
+    expect(faults).toEqual([]);
+    expect(new Set(lines.map((line) => (JSON.parse(line) as { id: string }).id)).size).toBe(lines.length);
+  });
 });

@@ -366,7 +366,7 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
     plants: plants.map((row) => toPlant(row, careOf(row, careForms, complaints))),
     findings: findings.map(toFinding),
     causes: causes.flatMap((row) => toCause(row, forms, shared, complaints) ?? []),
-    careTopics: topics.map(({ id, name, verbs, words }) => ({ id, name, verbs, words })),
+    careTopics: topics.map(({ id, name, general, verbs, words }) => ({ id, name, ...(general ? { general } : {}), verbs, words })),
     careTasks: tasks.map(({ id, topic, name, how, hosts, window }) => ({
       id,
       topic,

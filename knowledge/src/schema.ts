@@ -231,7 +231,14 @@ export const causeRow = z.strictObject({
 export const heardRow = z.strictObject({ id, heard: z.string().min(20), also: words });
 
 /** `verbs` are what a caller asks whether, when or how to do: "should I … cut". */
-export const careTopicRow = z.strictObject({ id, name: z.string(), verbs: z.array(z.string()).default([]), words: z.array(z.string()).min(1) });
+export const careTopicRow = z.strictObject({
+  id,
+  name: z.string(),
+  /** What is answered when no plant is named. */
+  general: z.string().optional(),
+  verbs: z.array(z.string()).default([]),
+  words: z.array(z.string()).min(1),
+});
 export const sourceRow = z.strictObject({ id, cite: z.string() });
 export const lexiconFile = z.strictObject({
   classes: z.record(z.string(), z.array(z.string())),

@@ -1,4 +1,4 @@
-import type { Act, CauseKind, Climate, Edition, Hemisphere } from '../edition/edition.ts';
+import type { Act, CauseKind, Climate, Edition, Hemisphere, Plant } from '../edition/edition.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
 import { evidenceIn } from '../language/evidenceIn.ts';
 import { Understander, type Utterance } from '../language/understand.ts';
@@ -83,7 +83,7 @@ export class CaseReader {
       unanswered: [],
       weather: null,
     });
-    const care = plant ? understanding.care.flatMap(({ topic }) => careAnswer(plant.name, plant.care, topic)) : [];
+    const care = understanding.care.flatMap(({ topic }) => careAnswers(this.edition, plant, topic));
     return {
       edition: this.edition.version,
       host: plant ? { id: plant.id, name: plant.name, latin: plant.latin } : null,
@@ -131,6 +131,19 @@ const KIN: Record<string, string[]> = {
   hardiness: ['hardiness', 'winter'],
 };
 
-export function careAnswer(plantName: string, care: Record<string, string>, topic: string): { plant: string; topic: string; answer: string }[] {
-  return (KIN[topic] ?? [topic]).flatMap((key) => (care[key] ? [{ plant: plantName, topic: key, answer: care[key] }] : []));
+export interface CareAnswer {
+  plant: string;
+  topic: string;
+  answer: string;
+}
+
+/** Stands for the plant where none was named. */
+const ANY_PLANT = 'plants in general';
+
+/** What the plant's card says on a topic of care and its kin; without a plant, what holds for plants in general. */
+export function careAnswers(edition: Edition, plant: Plant | null, topic: string): CareAnswer[] {
+  const keys = KIN[topic] ?? [topic];
+  if (plant) return keys.flatMap((key) => (plant.care[key] ? [{ plant: plant.name, topic: key, answer: plant.care[key] }] : []));
+  const general = edition.careTopics.find(({ id }) => id === topic)?.general;
+  return general ? [{ plant: ANY_PLANT, topic, answer: general }] : [];
 }

@@ -4,7 +4,7 @@ import { evidenceIn } from '../language/evidenceIn.ts';
 import { Understander, type Utterance } from '../language/understand.ts';
 import type { IsoDate } from '../season/calendar.ts';
 import { Consultant, type ConsultInput, type Standing } from './consult.ts';
-import { careAnswer } from './diagnoseCase.ts';
+import { careAnswers } from './diagnoseCase.ts';
 import { interview } from './interview.ts';
 
 export const ACTIONS = [
@@ -85,27 +85,48 @@ const namesOf = (cause: Cause): string[] => [
   ...cause.also,
 ];
 
+/** Runs of two words and more within a name, the longest first. */
+function phrasesIn(name: string): string[] {
+  const words = name.split(' ');
+  const out: string[] = [];
+  for (let length = words.length - 1; length >= 2; length--)
+    for (let from = 0; from + length <= words.length; from++) out.push(words.slice(from, from + length).join(' '));
+  return out;
+}
+
 /** Finds causes by any name they go by. A cause listed by genus alone answers to every species of that genus. */
 export class CauseNames {
   private readonly byName = new Map<string, Set<string>>();
+  private readonly byGenus = new Map<string, Set<string>>();
 
   constructor(edition: Edition) {
-    for (const cause of edition.causes)
-      for (const name of namesOf(cause).map(plain)) {
-        if (name === '') continue;
-        this.byName.set(name, (this.byName.get(name) ?? new Set()).add(cause.id));
-      }
+    const file = (into: Map<string, Set<string>>, name: string, id: string) => into.set(name, (into.get(name) ?? new Set()).add(id));
+    for (const cause of edition.causes) {
+      for (const name of namesOf(cause).map(plain)) if (name !== '') file(this.byName, name, cause.id);
+      for (const name of (cause.latin ?? '').split(/,| and /).map(plain)) if (/^[a-z]+$/.test(name)) file(this.byGenus, name, cause.id);
+    }
+  }
+
+  private named(name: string): string[] {
+    const genus = /^[a-z]+ [a-z]/.test(name) ? name.split(' ')[0]! : '';
+    const keys = [name, name.replace(/s$/, ''), `${name}s`];
+    return [...keys.flatMap((key) => [...(this.byName.get(key) ?? [])]), ...(this.byGenus.get(genus) ?? [])];
   }
 
   /** Ids of the causes that go by any of these names. */
   find(names: readonly string[]): string[] {
-    const found = new Set<string>();
-    for (const name of names.map(plain)) {
-      const species = /^[a-z]+ [a-z]/.test(name) ? name.split(' ')[0]! : null;
-      for (const key of [name, name.replace(/s$/, ''), `${name}s`, ...(species ? [species] : [])])
-        for (const id of this.byName.get(key) ?? []) found.add(id);
-    }
-    return [...found];
+    return [...new Set(names.map(plain).flatMap((name) => this.named(name)))];
+  }
+
+  /** The same; where none does, a name of two words or more within a longer one counts: "iron chlorosis from lime in the water". */
+  findOrWithin(names: readonly string[]): string[] {
+    const exact = this.find(names);
+    if (exact.length > 0) return exact;
+    const within = (name: string) =>
+      phrasesIn(name)
+        .map((phrase) => this.named(phrase))
+        .find((ids) => ids.length > 0) ?? [];
+    return [...new Set(names.map(plain).flatMap(within))];
   }
 }
 
@@ -147,7 +168,7 @@ export class PracticeDesk {
       unanswered: [],
       weather: null,
     };
-    const expected = this.names.find([...(call.cause === null ? [] : [call.cause]), ...call.also]);
+    const expected = this.names.findOrWithin([...(call.cause === null ? [] : [call.cause]), ...call.also]);
     const left = new Map(call.facts.map((fact) => [fact, this.readings([fact])]));
     const talk = interview(
       this.consultant,
@@ -163,7 +184,7 @@ export class PracticeDesk {
       this.mostQuestions,
     );
     const end = this.consultant.consult({ ...talk.input, readings: [...talk.input.readings, ...[...left.values()].flat()] });
-    const care = plant ? opening.care.flatMap(({ topic }) => careAnswer(plant.name, plant.care, topic)) : [];
+    const care = opening.care.flatMap(({ topic }) => careAnswers(this.edition, plant, topic));
     const first = end.candidates[0];
     const act = end.decision.act;
     return {

@@ -252,6 +252,8 @@ export interface Plant {
 export interface CareTopic {
   id: string;
   name: string;
+  /** What is answered when no plant is named. */
+  general?: string;
   /** What a caller asks whether, when or how to do. */
   verbs?: string[];
   words: string[];

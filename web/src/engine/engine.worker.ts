@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { Consultant, type ConsultInput, type Standing } from '@sounding/core/consult/consult.ts';
-import { careAnswer } from '@sounding/core/consult/diagnoseCase.ts';
+import { careAnswers, type CareAnswer } from '@sounding/core/consult/diagnoseCase.ts';
 import type { WeatherSeries } from '@sounding/core/season/weather.ts';
 import type { DegreeDaySpan, Edition, Hemisphere } from '@sounding/core/edition/edition.ts';
 import { plantYear, seasonReport, type SeasonInput, type SeasonReport } from '@sounding/core/season/report.ts';
@@ -22,13 +22,8 @@ function of(version: string): Loaded {
   return found;
 }
 
-export interface HeardCare {
-  plant: string;
-  topic: string;
-  answer: string;
-}
 export interface Heard extends Understanding {
-  careAnswers: HeardCare[];
+  careAnswers: CareAnswer[];
 }
 
 const engine = {
@@ -45,7 +40,7 @@ const engine = {
     const { understander, consultant } = of(version);
     const understanding = understander.understand(words);
     const plant = understanding.host ?? consultant.edition.plants.find((p) => p.id === hostId) ?? null;
-    return { ...understanding, careAnswers: plant ? understanding.care.flatMap(({ topic }) => careAnswer(plant.name, plant.care, topic)) : [] };
+    return { ...understanding, careAnswers: understanding.care.flatMap(({ topic }) => careAnswers(consultant.edition, plant, topic)) };
   },
   /** What this week and the next ask for at one station. */
   season: (version: string, input: Omit<SeasonInput, 'series' | 'plants'> & { hosts: string[] }, weatherKey: string): SeasonReport => {
