@@ -19,7 +19,7 @@ export function generatedStation(seed: number, years = YEARS): WeatherSeries {
     const mean = 9 - 10 * Math.cos((2 * Math.PI * (day - 15)) / 365.25) + 6 * (random() - 0.5);
     days.push({ on: isoOfDay(day), minC: mean - 4, maxC: mean + 6, rainMm: random() < 0.4 ? 5 * random() : 0, windMs: 2, humidityPct: 70 });
   }
-  return { station: `station ${seed}`, days };
+  return { station: `station ${seed}`, latDegrees: LAT, days };
 }
 
 export interface SeasonTimes {
@@ -33,14 +33,14 @@ export interface SeasonTimes {
 
 /** Recomputes stations from nothing; each is new, so that nothing remembered helps. */
 export function seasonTimes(edition: Edition, stations: number): SeasonTimes {
-  const windows: Window[] = edition.causes.flatMap((cause) => cause.windows.filter((window) => window.degreeDays ?? window.calendar));
+  const windows: Window[] = edition.causes.flatMap((cause) => cause.windows.filter((window) => window.degreeDays ?? window.frost ?? window.infection ?? window.calendar));
   const spans = windows.flatMap((window) => (window.degreeDays ? [window.degreeDays] : []));
   // making a station costs more than reckoning it: one record is made and handed on under new names
   const { days } = generatedStation(1);
   let degreeDaysMs = 0;
   let windowsMs = 0;
   for (let s = 0; s < stations; s++) {
-    const series: WeatherSeries = { station: `station ${s}`, days };
+    const series: WeatherSeries = { station: `station ${s}`, latDegrees: LAT, days };
     const start = performance.now();
     for (const span of spans) degreeDaySums(series, span);
     const middle = performance.now();
@@ -56,7 +56,7 @@ export function reportMs(edition: Edition, runs: number): number {
   const { days } = generatedStation(2, 7);
   const times: number[] = [];
   for (let i = 0; i < runs; i++) {
-    const series: WeatherSeries = { station: 'one', days: [...days] };
+    const series: WeatherSeries = { station: 'one', latDegrees: LAT, days: [...days] };
     const start = performance.now();
     seasonReport(edition, {
       series,

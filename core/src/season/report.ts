@@ -6,7 +6,7 @@ import { chillSoFar, type ChillSoFar } from './chillSeason.ts';
 import { hoursWith, type WeatherHour } from './hourly.ts';
 import { DISEASE_INDICES } from './indices/all.ts';
 import { INDEX_IDS, type IndexDay, type IndexId } from './indices/index.ts';
-import { infects, outlooks } from './indices/outlook.ts';
+import { infects } from './indices/outlook.ts';
 import { playedOn, type Expected } from './playedOn.ts';
 import { waterBalance } from './waterBalance.ts';
 import type { WeatherDay, WeatherSeries } from './weather.ts';
@@ -31,8 +31,8 @@ export interface IndexRun {
   cite: string;
   mark: Mark;
   holds: string;
-  /** When it will next see infection, as the station's earlier years went on from here; null while it sees it now or it is foretold. */
-  next: Expected | null;
+  /** Whether it sees infection today or in the days foretold; until then `outlooks` say when to expect it. */
+  inSight: boolean;
   /** The last days and those foretold. */
   days: (IndexDay & { foretold: boolean; inSeason: boolean })[];
 }
@@ -153,7 +153,6 @@ export function seasonReport(edition: Edition, input: SeasonInput): SeasonReport
         const at = waterBalance(ahead, BED, latDegrees, altitudeM, missing).findIndex(({ due: wants }) => wants);
         return at < 0 ? null : at;
       });
-  const outlook = outlooks(series, today, hemisphere, latDegrees);
   return {
     due,
     measuredShare: runUp.length === 0 ? 0 : new Set(hours.filter((hour) => hour.measured).map(({ on }) => on)).size / runUp.length,
@@ -163,7 +162,6 @@ export function seasonReport(edition: Edition, input: SeasonInput): SeasonReport
       const index = DISEASE_INDICES[id];
       const { name, unit, cite, mark, holds } = index;
       const shown = index.of(days, hours).filter(({ on }) => on > shownSince);
-      const known = shown.some((day) => day.on >= today && infects(index, day, hemisphere));
       return {
         id,
         name,
@@ -171,7 +169,7 @@ export function seasonReport(edition: Edition, input: SeasonInput): SeasonReport
         cite,
         mark,
         holds,
-        next: known ? null : outlook[id].next,
+        inSight: shown.some((day) => day.on >= today && infects(index, day, hemisphere)),
         days: shown.map((day) => {
           const inSeason = index.months.includes(northernMonth(monthOf(day.on), hemisphere));
           return { ...day, ...(inSeason ? {} : { level: 'none' as const, note: '' }), foretold: day.on > today, inSeason };

@@ -88,7 +88,7 @@ describe('degree-day windows', () => {
   it('knows the day when it is past, and next year’s after it has closed', () => {
     const standing = windowStanding(hatch, context('2026-07-01', { weather: evenWeather('2022-01-01', '2026-07-01') }));
     expect(standing).toMatchObject({ state: 'closed', from: '2026-04-10', to: '2026-04-30', nextFrom: '2027-04-10' });
-    expect(standing.basis).toContain('degree-days above 5 °C since 2026-01-01 at Even');
+    expect(standing.basis).toContain('degree-days above 5 °C since 1 January 2026 at Even');
   });
   it('falls back to the calendar when the record has a hole of more than three days', () => {
     const broken = evenWeather('2022-01-01', '2026-07-01');

@@ -4,6 +4,7 @@ import type { ConsultInput, Standing } from '@sounding/core/consult/consult.ts';
 import type { WeatherSeries } from '@sounding/core/season/weather.ts';
 import type { DegreeDaySpan, Edition, Hemisphere } from '@sounding/core/edition/edition.ts';
 import type { SeasonInput, SeasonReport } from '@sounding/core/season/report.ts';
+import type { Outlooks } from '@sounding/core/season/indices/outlook.ts';
 import type { Track } from '@sounding/core/season/tracks.ts';
 import type { SeasonContext } from '@sounding/core/season/windows.ts';
 import type { Engine, Heard } from './engine.worker.ts';
@@ -86,6 +87,10 @@ export function useSeason(
     input && series
       ? JSON.stringify({ ...input, hours: ends(input.hours), forecast: ends(input.forecast), station: series.station, last: series.days.at(-1)?.on })
       : null;
+  // the record is handed over as soon as it is here, while the rest is still on its way
+  useEffect(() => {
+    if (edition && series) void engineFor(edition).then((engine) => weatherKey(engine, series));
+  }, [edition, series]);
   return useEngine(edition, key, async (engine) => engine.season(edition?.version ?? '', input!, (await weatherKey(engine, series ?? null))!));
 }
 
@@ -99,6 +104,21 @@ export function usePlantYear(
   return useEngine(edition, key, async (engine) =>
     engine.plantYear(edition?.version ?? '', hostId!, context, await weatherKey(engine, series ?? null)),
   );
+}
+
+/** When each rule of disease weather will see infection next, at the station of `series`. */
+export function useOutlooks(
+  edition: Edition | undefined,
+  series: WeatherSeries | undefined,
+  today: string,
+  hemisphere: Hemisphere,
+  latDegrees: number | undefined,
+): Outlooks | null {
+  const key =
+    series && latDegrees !== undefined
+      ? JSON.stringify({ today, hemisphere, latDegrees, station: series.station, last: series.days.at(-1)?.on })
+      : null;
+  return useEngine(edition, key, async (engine) => engine.outlooks((await weatherKey(engine, series ?? null))!, today, hemisphere, latDegrees!));
 }
 
 /** Degree-days of this season beside those of earlier years. */

@@ -4,6 +4,7 @@ import { careAnswers, type CareAnswer } from '@sounding/core/consult/diagnoseCas
 import type { WeatherSeries } from '@sounding/core/season/weather.ts';
 import type { DegreeDaySpan, Edition, Hemisphere } from '@sounding/core/edition/edition.ts';
 import { plantYear, seasonReport, type SeasonInput, type SeasonReport } from '@sounding/core/season/report.ts';
+import { outlooks, type Outlooks } from '@sounding/core/season/indices/outlook.ts';
 import { degreeDayTracks, type Track } from '@sounding/core/season/tracks.ts';
 import type { SeasonContext } from '@sounding/core/season/windows.ts';
 import { Understander, type Understanding, type Utterance } from '@sounding/core/language/understand.ts';
@@ -48,6 +49,11 @@ const engine = {
     const series = weather.get(weatherKey);
     if (!series) throw new Error(`weather ${weatherKey} is not here`);
     return seasonReport(edition, { ...input, series, plants: edition.plants.filter(({ id }) => input.hosts.includes(id)) });
+  },
+  /** When each rule of disease weather will see infection next. It plays ten years on, so the report does not wait for it. */
+  outlooks: (weatherKey: string, today: string, hemisphere: Hemisphere, latDegrees: number): Outlooks | null => {
+    const series = weather.get(weatherKey);
+    return series ? outlooks(series, today, hemisphere, latDegrees) : null;
   },
   plantYear(version: string, hostId: string, context: Omit<SeasonContext, 'weather'>, weatherKey: string | null) {
     const { edition } = of(version).consultant;

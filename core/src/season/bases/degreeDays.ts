@@ -1,5 +1,5 @@
 import type { DegreeDaySpan, Window } from '../../edition/edition.ts';
-import { seasonalDate, yearOf, type IsoDate } from '../calendar.ts';
+import { longDate, seasonalDate, yearOf, type IsoDate } from '../calendar.ts';
 import { accumulated, biofixBefore, crossingDate, type Crossing } from '../crossing.ts';
 import type { WeatherSeries } from '../weather.ts';
 import { stateOn, undated, type SeasonContext, type WindowStanding } from './standing.ts';
@@ -49,7 +49,7 @@ export function byDegreeDays(window: Window, context: SeasonContext, date: IsoDa
     fromBand: from.reached ? null : [from.early, from.late],
     nextFrom: next?.on ?? null,
     basis:
-      `${counted}${Math.round(today)} degree-days above ${span.baseC} °C since ${biofix} at ${weather.station}; ` +
+      `${counted}${Math.round(today)} degree-days above ${span.baseC} °C since ${longDate(biofix)} at ${weather.station}; ` +
       `window ${span.from + shift}–${span.to + shift}` +
       (from.reached && to.reached ? '' : `; dates ahead from ${to.years} earlier years`),
   };

@@ -1,5 +1,5 @@
 import type { Window } from '../../edition/edition.ts';
-import { addDays, type IsoDate } from '../calendar.ts';
+import { addDays, longDate, type IsoDate } from '../calendar.ts';
 import { stateOn, undated, type SeasonContext, type WindowStanding } from './standing.ts';
 
 /** Days a window that waits for a happening stays open once it is dated (common practice: two weeks). */
@@ -10,5 +10,5 @@ export function byEvent(window: Window, context: SeasonContext, date: IsoDate): 
   const from = context.events?.[window.id];
   if (!window.event || from === undefined) return null;
   const to = addDays(from, window.eventDays ?? EVENT_DAYS);
-  return { ...undated(window, 'unknown', `${window.event}: ${from}, as told`), state: stateOn(date, from, to), from, to };
+  return { ...undated(window, 'unknown', `${window.event}: ${longDate(from)}, as told`), state: stateOn(date, from, to), from, to };
 }

@@ -1,5 +1,5 @@
 import type { Window } from '../../edition/edition.ts';
-import { addDays, type IsoDate } from '../calendar.ts';
+import { addDays, longDate, type IsoDate } from '../calendar.ts';
 import { DISEASE_INDICES } from '../indices/all.ts';
 import { OUTLOOK_DAYS, outlooks } from '../indices/outlook.ts';
 import { byCalendar } from './calendar.ts';
@@ -27,7 +27,7 @@ export function byInfection(window: Window, context: SeasonContext, date: IsoDat
       state: stateOn(date, lately, to),
       from: lately,
       to,
-      basis: `infection weather on ${lately}: ${rule}`,
+      basis: `infection weather on ${longDate(lately)}: ${rule}`,
     };
   }
   if (!next || next.on > season.to)

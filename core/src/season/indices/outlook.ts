@@ -26,11 +26,13 @@ const INFECTS: readonly RiskLevel[] = ['risk', 'high'];
 export const infects = (index: DiseaseIndex, day: IndexDay, hemisphere: Hemisphere): boolean =>
   INFECTS.includes(day.level) && index.months.includes(northernMonth(monthOf(day.on), hemisphere));
 
-const known = new WeakMap<WeatherSeries, Map<string, Record<IndexId, Outlook>>>();
+export type Outlooks = Record<IndexId, Outlook>;
+
+const known = new WeakMap<WeatherSeries, Map<string, Outlooks>>();
 
 /** The outlook of every rule at a station; made once a day, hours of the years played on shared by all rules. */
-export function outlooks(series: WeatherSeries, today: IsoDate, hemisphere: Hemisphere, latDegrees: number): Record<IndexId, Outlook> {
-  const made = known.get(series) ?? new Map<string, Record<IndexId, Outlook>>();
+export function outlooks(series: WeatherSeries, today: IsoDate, hemisphere: Hemisphere, latDegrees: number): Outlooks {
+  const made = known.get(series) ?? new Map<string, Outlooks>();
   known.set(series, made);
   const key = `${today}|${hemisphere}|${latDegrees}`;
   const found = made.get(key);
@@ -54,7 +56,7 @@ export function outlooks(series: WeatherSeries, today: IsoDate, hemisphere: Hemi
       const lately = index.of(runUp, hours).findLast((day) => infects(index, day, hemisphere));
       return [id, { lately: lately?.on ?? null, next: next[i] ?? null }];
     }),
-  ) as Record<IndexId, Outlook>;
+  ) as Outlooks;
   made.set(key, outlook);
   return outlook;
 }

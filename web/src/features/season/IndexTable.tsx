@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { Cause } from '@sounding/core/edition/edition.ts';
+import type { Outlooks } from '@sounding/core/season/indices/outlook.ts';
 import type { IndexRun } from '@sounding/core/season/report.ts';
 import { sayShortDay } from '../../app/dates.ts';
 import { VisuallyHidden } from '../../ui/controls.tsx';
@@ -65,7 +66,7 @@ const Table = styled.table`
 const SIGNS = { none: '', low: '·', risk: '!', high: '!!' } as const;
 
 /** The weather rules of the great diseases over the last days and the next: a sign and a word, never a colour alone. */
-export function IndexTable({ runs, causes = [] }: { runs: readonly IndexRun[]; causes?: readonly Cause[] }) {
+export function IndexTable({ runs, causes = [], outlooks }: { runs: readonly IndexRun[]; causes?: readonly Cause[]; outlooks: Outlooks | null }) {
   const days = runs[0]?.days ?? [];
   const causeOf = (run: IndexRun) => causes.find(({ index }) => index === run.id)?.id;
   return (
@@ -81,29 +82,32 @@ export function IndexTable({ runs, causes = [] }: { runs: readonly IndexRun[]; c
         </tr>
       </thead>
       <tbody>
-        {runs.map((run) => (
-          <tr key={run.id}>
-            <th className="name" scope="row" title={`${run.cite}; ${MARK_WORDS[run.mark]}`}>
-              {causeOf(run) ? <Link to={`/library/cause/${causeOf(run)}`}>{run.name}</Link> : run.name}
-              <small>{run.holds}</small>
-              {run.next && (
-                <small className="next" title={`from ${run.next.years} years of this station`}>
-                  expected next {sayShortDay(run.next.on)} ({sayShortDay(run.next.early)} to {sayShortDay(run.next.late)} in 8 of 10 years)
-                </small>
-              )}
-            </th>
-            {run.days.map((day) => (
-              <td
-                key={day.on}
-                className={`${day.inSeason ? day.level : 'off'} ${day.foretold ? 'ahead' : ''}`}
-                title={`${day.on}: ${day.inSeason ? day.note || 'quiet' : 'out of its season'}${day.foretold ? ' (foretold)' : ''}`}
-              >
-                <span aria-hidden="true">{SIGNS[day.level]}</span>
-                <VisuallyHidden>{day.inSeason ? day.level : 'out of season'}</VisuallyHidden>
-              </td>
-            ))}
-          </tr>
-        ))}
+        {runs.map((run) => {
+          const next = run.inSight ? null : outlooks?.[run.id].next;
+          return (
+            <tr key={run.id}>
+              <th className="name" scope="row" title={`${run.cite}; ${MARK_WORDS[run.mark]}`}>
+                {causeOf(run) ? <Link to={`/library/cause/${causeOf(run)}`}>{run.name}</Link> : run.name}
+                <small>{run.holds}</small>
+                {next && (
+                  <small className="next" title={`from ${next.years} years of this station`}>
+                    expected next {sayShortDay(next.on)} ({sayShortDay(next.early)} to {sayShortDay(next.late)} in 8 of 10 years)
+                  </small>
+                )}
+              </th>
+              {run.days.map((day) => (
+                <td
+                  key={day.on}
+                  className={`${day.inSeason ? day.level : 'off'} ${day.foretold ? 'ahead' : ''}`}
+                  title={`${sayShortDay(day.on)}: ${day.inSeason ? day.note || 'quiet' : 'out of its season'}${day.foretold ? ' (foretold)' : ''}`}
+                >
+                  <span aria-hidden="true">{SIGNS[day.level]}</span>
+                  <VisuallyHidden>{day.inSeason ? day.level : 'out of season'}</VisuallyHidden>
+                </td>
+              ))}
+            </tr>
+          );
+        })}
       </tbody>
     </Table>
   );

@@ -6,7 +6,7 @@ import { sunTimes } from '@sounding/core/season/sun.ts';
 import { sayDay, sayShortDay } from '../../app/dates.ts';
 import { useDesk } from '../../app/routes.tsx';
 import { useKept } from '../../app/useKept.ts';
-import { useSeason } from '../../engine/engine.ts';
+import { useOutlooks, useSeason } from '../../engine/engine.ts';
 import { problemText, useDeskSeasonQuery, useForecastQuery, useHoursQuery, useStationsQuery, useWeatherQuery } from '../../store/api.ts';
 import { Pick } from '../../ui/choice.tsx';
 import { Notice } from '../../ui/controls.tsx';
@@ -97,6 +97,8 @@ export function SeasonPage() {
     [station, forecast, hours, desk, today, climate, hemisphere],
   );
   const report = useKept(useSeason(edition ?? undefined, series, input), stationId);
+  // asked for after the report, which is not to wait for it
+  const outlooks = useKept(useOutlooks(edition ?? undefined, input ? series : undefined, today, hemisphere, station?.lat), stationId);
   const set = useCallback(
     (key: string, value: string) =>
       setParams(
@@ -200,7 +202,7 @@ export function SeasonPage() {
               ! infection likely, !! strong, · near; hatched: out of its season; days foretold in italics. The rules speak of the weather only.{' '}
               {report.measuredShare >= 0.9 ? 'Hours are the station’s own; those ahead are estimated.' : 'Hours are estimated from daily figures.'}
             </Aside>
-            <IndexTable runs={report.indices} causes={edition.causes} />
+            <IndexTable runs={report.indices} causes={edition.causes} outlooks={outlooks} />
           </section>
           <Tracks edition={edition} series={series} due={report.due} today={today} hemisphere={hemisphere} />
           <HowAnswersTurnedOut stated={desk?.stated ?? NOTHING} />

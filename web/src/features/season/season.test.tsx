@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { screen, within } from '@testing-library/react';
+import type { Outlooks } from '@sounding/core/season/indices/outlook.ts';
 import type { IndexRun } from '@sounding/core/season/report.ts';
 import { renderInk } from '../../testing.tsx';
 import { IndexTable } from './IndexTable.tsx';
@@ -12,7 +13,7 @@ const run = (extra: Partial<IndexRun> = {}): IndexRun => ({
   cite: 'Hutton criteria',
   mark: 'published',
   holds: 'once rows meet',
-  next: null,
+  inSight: false,
   days: [
     { on: '2026-06-13', value: 2, level: 'risk', note: 'humid', foretold: false, inSeason: true },
     { on: '2026-06-14', value: 0, level: 'none', note: '', foretold: true, inSeason: false },
@@ -22,17 +23,21 @@ const run = (extra: Partial<IndexRun> = {}): IndexRun => ({
 
 describe('disease weather', () => {
   it('says each day by sign and word, with the rule and its mark at hand', () => {
-    renderInk(<IndexTable runs={[run()]} />);
+    renderInk(<IndexTable runs={[run()]} outlooks={null} />);
     const row = screen.getByRole('row', { name: /Late blight/ });
     expect(within(row).getByText('!')).toBeTruthy();
     expect(within(row).getByText('risk')).toBeTruthy();
     expect(within(row).getByText('out of season')).toBeTruthy();
     expect(within(row).getByRole('rowheader').getAttribute('title')).toBe('Hutton criteria; published');
-    expect(within(row).getByTitle('2026-06-14: out of its season (foretold)')).toBeTruthy();
+    expect(within(row).getByTitle('14 Jun: out of its season (foretold)')).toBeTruthy();
   });
   it('says when the rule will next see infection, with the years it rests on', () => {
-    renderInk(<IndexTable runs={[run({ next: { on: '2026-06-24', early: '2026-06-19', late: '2026-07-02', years: 9 } })]} />);
+    const outlooks = { 'late-blight': { lately: null, next: { on: '2026-06-24', early: '2026-06-19', late: '2026-07-02', years: 9 } } } as Outlooks;
+    const { unmount } = renderInk(<IndexTable runs={[run()]} outlooks={outlooks} />);
     expect(screen.getByText('expected next 24 Jun (19 Jun to 2 Jul in 8 of 10 years)').getAttribute('title')).toBe('from 9 years of this station');
+    unmount();
+    renderInk(<IndexTable runs={[run({ inSight: true })]} outlooks={outlooks} />);
+    expect(screen.queryByText(/expected next/)).toBeNull();
   });
 });
 

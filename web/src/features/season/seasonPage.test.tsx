@@ -73,7 +73,7 @@ describe('season at a station', () => {
     serve();
     renderAtDesk(<SeasonPage />, { session });
     const windows = await screen.findByRole('region', { name: 'Windows' });
-    expect(within(windows).getByText(/Pick them off/).textContent).toMatch(/degree-days above 10 °C since 2026-01-01 at Harbour/);
+    expect(within(windows).getByText(/Pick them off/).textContent).toMatch(/degree-days above 10 °C since 1 January 2026 at Harbour/);
     expect(screen.getByRole('row', { name: /Late blight/ })).toBeTruthy();
     expect(screen.getByText('Nobody is waiting for a call back.')).toBeTruthy();
     expect(screen.getByText(/1 confirmed outcome:/)).toBeTruthy();
