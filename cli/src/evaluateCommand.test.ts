@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
 import { practiceInput } from '@sounding/contract/practiceInput.ts';
-import { ACTIONS, ACT_OF_ACTION, CauseNames } from '@sounding/core/consult/practiceCall.ts';
+import { CauseNames } from '@sounding/core/consult/causeNames.ts';
+import { ACTIONS, ACT_OF_ACTION } from '@sounding/core/consult/practiceCall.ts';
 import { ACTS, type Edition } from '@sounding/core/edition/edition.ts';
 import { evaluateText } from './evaluateCommand.ts';
 
@@ -73,9 +74,15 @@ describe('names of causes', () => {
   ])('%s is %s', (name, id) => expect(names.find([name])).toContain(id));
   it('takes a known name within a longer one where the whole is not known, for practice calls only', () => {
     expect(names.find(['iron chlorosis from lime in the tap water'])).toEqual([]);
-    expect(names.findOrWithin(['iron chlorosis from lime in the tap water'])).toEqual(['iron-chlorosis']);
-    expect(names.findOrWithin(['salt'])).toEqual(names.find(['salt']));
-    expect(names.findOrWithin(['a wholly unknown trouble'])).toEqual([]);
+    expect(names.forPractice(['iron chlorosis from lime in the tap water'])).toEqual(['iron-chlorosis']);
+    expect(names.forPractice(['salt'])).toEqual(names.find(['salt']));
+    expect(names.forPractice(['a wholly unknown trouble'])).toEqual([]);
+    expect(names.forPractice(['angular leaf spot'])).toContain('cucurbit-angular-spot');
+  });
+  it('takes a whole name before a genus, and any normal state for what is only called normal', () => {
+    expect(names.forPractice(['delphinium black blotch', 'Pseudomonas delphinii'])).toEqual(['delphinium-blotch']);
+    expect(names.forPractice(['normal'])).toEqual(expect.arrayContaining(['normal-autumn', 'normal-pepper-streak']));
+    expect(names.find(['normal'])).toEqual([]);
   });
   it('lets a genus answer to its species, but no other first word', () =>
     expect(names.find(['natural bark flaking'])).not.toContain('squirrels-mice'));

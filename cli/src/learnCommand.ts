@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { CauseNames } from '@sounding/core/consult/practiceCall.ts';
+import { CauseNames } from '@sounding/core/consult/causeNames.ts';
 import { atTemperature, calibrationError, fitTemperature, reliability, type Stated } from '@sounding/core/diagnosis/calibration.ts';
 import type { CaseTable } from '@sounding/core/diagnosis/learn.ts';
 import { learnFrom, type LearnedChange } from '@sounding/core/diagnosis/learning.ts';

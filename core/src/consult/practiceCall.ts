@@ -1,8 +1,9 @@
-import type { Act, Cause, Climate, Edition, Hemisphere } from '../edition/edition.ts';
+import type { Act, Climate, Edition, Hemisphere } from '../edition/edition.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
 import { evidenceIn } from '../language/evidenceIn.ts';
 import { Understander, type Utterance } from '../language/understand.ts';
 import type { IsoDate } from '../season/calendar.ts';
+import { CauseNames } from './causeNames.ts';
 import { Consultant, type ConsultInput, type Standing } from './consult.ts';
 import { careAnswers } from './diagnoseCase.ts';
 import { interview } from './interview.ts';
@@ -68,68 +69,6 @@ export interface PracticeOutcome {
   actionAgrees: boolean | null;
 }
 
-const plain = (name: string): string =>
-  name
-    .toLowerCase()
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .replace(/[^\p{L}\d]+/gu, ' ')
-    .trim();
-
-/** "Pythium and Rhizoctonia" names two organisms. */
-const namesOf = (cause: Cause): string[] => [
-  cause.id,
-  cause.name,
-  ...cause.name.split(/,| and | or /),
-  ...(cause.latin ? [cause.latin, ...cause.latin.split(/,| and /)] : []),
-  ...cause.also,
-];
-
-/** Runs of two words and more within a name, the longest first. */
-function phrasesIn(name: string): string[] {
-  const words = name.split(' ');
-  const out: string[] = [];
-  for (let length = words.length - 1; length >= 2; length--)
-    for (let from = 0; from + length <= words.length; from++) out.push(words.slice(from, from + length).join(' '));
-  return out;
-}
-
-/** Finds causes by any name they go by. A cause listed by genus alone answers to every species of that genus. */
-export class CauseNames {
-  private readonly byName = new Map<string, Set<string>>();
-  private readonly byGenus = new Map<string, Set<string>>();
-
-  constructor(edition: Edition) {
-    const file = (into: Map<string, Set<string>>, name: string, id: string) => into.set(name, (into.get(name) ?? new Set()).add(id));
-    for (const cause of edition.causes) {
-      for (const name of namesOf(cause).map(plain)) if (name !== '') file(this.byName, name, cause.id);
-      for (const name of (cause.latin ?? '').split(/,| and /).map(plain)) if (/^[a-z]+$/.test(name)) file(this.byGenus, name, cause.id);
-    }
-  }
-
-  private named(name: string): string[] {
-    const genus = /^[a-z]+ [a-z]/.test(name) ? name.split(' ')[0]! : '';
-    const keys = [name, name.replace(/s$/, ''), `${name}s`];
-    return [...keys.flatMap((key) => [...(this.byName.get(key) ?? [])]), ...(this.byGenus.get(genus) ?? [])];
-  }
-
-  /** Ids of the causes that go by any of these names. */
-  find(names: readonly string[]): string[] {
-    return [...new Set(names.map(plain).flatMap((name) => this.named(name)))];
-  }
-
-  /** The same; where none does, a name of two words or more within a longer one counts: "iron chlorosis from lime in the water". */
-  findOrWithin(names: readonly string[]): string[] {
-    const exact = this.find(names);
-    if (exact.length > 0) return exact;
-    const within = (name: string) =>
-      phrasesIn(name)
-        .map((phrase) => this.named(phrase))
-        .find((ids) => ids.length > 0) ?? [];
-    return [...new Set(names.map(plain).flatMap(within))];
-  }
-}
-
 function rankOf(expected: readonly string[], standing: Standing): number | null {
   const at = standing.candidates.findIndex((candidate) => expected.includes(candidate.cause));
   return at < 0 ? null : at + 1;
@@ -168,7 +107,7 @@ export class PracticeDesk {
       unanswered: [],
       weather: null,
     };
-    const expected = this.names.findOrWithin([...(call.cause === null ? [] : [call.cause]), ...call.also]);
+    const expected = this.names.forPractice([...(call.cause === null ? [] : [call.cause]), ...call.also]);
     const left = new Map(call.facts.map((fact) => [fact, this.readings([fact])]));
     const talk = interview(
       this.consultant,

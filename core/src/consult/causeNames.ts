@@ -1,0 +1,82 @@
+import type { Cause, Edition } from '../edition/edition.ts';
+
+const plain = (name: string): string =>
+  name
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .replace(/[^\p{L}\d]+/gu, ' ')
+    .trim();
+
+/** "Angular leaf spot of cucumber" is called angular leaf spot; one word alone would be too little ("lack of water"). */
+const withoutWhere = (name: string): string[] => {
+  const [head = ''] = name.split(/ of | on | in /);
+  return head !== name && head.includes(' ') ? [head] : [];
+};
+
+/** "Pythium and Rhizoctonia" names two organisms. */
+const namesOf = (cause: Cause): string[] => [
+  cause.id,
+  cause.name,
+  ...cause.name.split(/,| and | or /),
+  ...withoutWhere(cause.name),
+  ...(cause.latin ? [cause.latin, ...cause.latin.split(/,| and /)] : []),
+  ...cause.also,
+];
+
+/** Runs of two words and more within a name, the longest first. */
+function phrasesIn(name: string): string[] {
+  const words = name.split(' ');
+  const out: string[] = [];
+  for (let length = words.length - 1; length >= 2; length--)
+    for (let from = 0; from + length <= words.length; from++) out.push(words.slice(from, from + length).join(' '));
+  return out;
+}
+
+type Index = Map<string, Set<string>>;
+
+/** Finds causes by any name they go by. A cause listed by genus alone answers to every species of that genus. */
+export class CauseNames {
+  private readonly byName: Index = new Map();
+  private readonly byGenus: Index = new Map();
+  private readonly normal: string[];
+
+  constructor(edition: Edition) {
+    const file = (into: Index, name: string, id: string) => into.set(name, (into.get(name) ?? new Set()).add(id));
+    for (const cause of edition.causes) {
+      for (const name of namesOf(cause).map(plain)) if (name !== '') file(this.byName, name, cause.id);
+      for (const name of (cause.latin ?? '').split(/,| and /).map(plain)) if (/^[a-z]+$/.test(name)) file(this.byGenus, name, cause.id);
+    }
+    this.normal = edition.causes.filter(({ kind }) => kind === 'normal').map(({ id }) => id);
+  }
+
+  private named(name: string): string[] {
+    return [name, name.replace(/s$/, ''), `${name}s`].flatMap((key) => [...(this.byName.get(key) ?? [])]);
+  }
+
+  private ofGenus(name: string): string[] {
+    const genus = /^[a-z]+ [a-z]/.test(name) ? name.split(' ')[0]! : '';
+    return [...(this.byGenus.get(genus) ?? [])];
+  }
+
+  /** Ids of the causes that go by any of these names. */
+  find(names: readonly string[]): string[] {
+    return [...new Set(names.map(plain).flatMap((name) => [...this.named(name), ...this.ofGenus(name)]))];
+  }
+
+  /**
+   * As `find`, for the looser names of practice calls: a whole name counts before a genus; where none is known, a known name within a longer one
+   * counts too, and what is only called normal may be any normal state.
+   */
+  forPractice(names: readonly string[]): string[] {
+    const wanted = names.map(plain);
+    const within = (name: string) =>
+      phrasesIn(name)
+        .map((phrase) => this.named(phrase))
+        .find((ids) => ids.length > 0) ?? [];
+    const whole = wanted.flatMap((name) => this.named(name));
+    const loose = whole.length > 0 ? whole : wanted.flatMap((name) => [...this.ofGenus(name), ...within(name)]);
+    if (loose.length > 0) return [...new Set(loose)];
+    return wanted.some((name) => /^(normal|natural)\b/.test(name)) ? this.normal : [];
+  }
+}
