@@ -65,8 +65,8 @@ export class CauseNames {
   }
 
   /**
-   * As `find`, for the looser names of practice calls: a whole name counts before a genus; where none is known, a known name within a longer one
-   * counts too, and what is only called normal may be any normal state.
+   * For the looser names of practice calls: a whole name counts first, then a known name within a longer one, then a genus; what is only called
+   * normal may be any normal state.
    */
   forPractice(names: readonly string[]): string[] {
     const wanted = names.map(plain);
@@ -74,9 +74,10 @@ export class CauseNames {
       phrasesIn(name)
         .map((phrase) => this.named(phrase))
         .find((ids) => ids.length > 0) ?? [];
-    const whole = wanted.flatMap((name) => this.named(name));
-    const loose = whole.length > 0 ? whole : wanted.flatMap((name) => [...this.ofGenus(name), ...within(name)]);
-    if (loose.length > 0) return [...new Set(loose)];
+    for (const look of [(name: string) => this.named(name), within, (name: string) => this.ofGenus(name)]) {
+      const found = wanted.flatMap(look);
+      if (found.length > 0) return [...new Set(found)];
+    }
     return wanted.some((name) => /^(normal|natural)\b/.test(name)) ? this.normal : [];
   }
 }
