@@ -181,6 +181,7 @@ function toWindow(id: string, row: CauseRow['windows'][string], mark: Mark): Win
     ...(row.event ? { event: row.event } : {}),
     ...(row['event-days'] ? { eventDays: row['event-days'] } : {}),
     ...(row['any-time'] ? { anyTime: true } : {}),
+    ...(row.outdoors ? { outdoors: true } : {}),
     ...provenanceOf(row, mark),
   };
 }

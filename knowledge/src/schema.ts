@@ -131,6 +131,7 @@ const windowRow = z.strictObject({
   event: z.string().optional(),
   'event-days': z.number().int().positive().optional(),
   'any-time': z.boolean().optional(),
+  outdoors: z.boolean().optional(),
   ...provenance,
 });
 

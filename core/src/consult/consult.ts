@@ -136,7 +136,7 @@ export class Consultant {
 
   /** Forgets where options stood on another day, in other weather or after other events. */
   private turnTo(context: SeasonContext): void {
-    const key = JSON.stringify([context.date, context.climate, context.hemisphere, context.events]);
+    const key = JSON.stringify([context.date, context.climate, context.hemisphere, context.events, context.indoors]);
     if (this.season.key !== key || this.season.weather !== context.weather) this.season = { key, weather: context.weather, options: new Map() };
   }
 
@@ -158,6 +158,7 @@ export class Consultant {
       hemisphere: input.hemisphere,
       weather: input.weather,
       events: input.circumstances?.events ?? {},
+      indoors: plant?.groups.includes('houseplant') ?? false,
     };
     this.turnTo(season);
     const known = (cause: Cause | null) => settled(input.circumstances ?? null, circumstancesRead(input.readings, plant, cause));

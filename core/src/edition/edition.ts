@@ -141,6 +141,8 @@ export interface Window extends Provenance {
   event?: string;
   eventDays?: number;
   anyTime?: boolean;
+  /** Only for plants out of doors: the season ends for them alone. */
+  outdoors?: boolean;
 }
 
 export const ACTS = ['leave', 'culture', 'physical', 'biological', 'contact', 'systemic', 'remove', 'refer'] as const;

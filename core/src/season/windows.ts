@@ -17,6 +17,7 @@ const BASES = [byEvent, byDegreeDays, byFrost, byInfection, byCalendar] as const
  */
 export function windowStanding(window: Window, context: SeasonContext): WindowStanding {
   if (window.anyTime) return undated(window, 'any-time', 'no season');
+  if (window.outdoors && context.indoors) return undated(window, 'unknown', 'for plants out of doors');
   if (context.date !== null) {
     for (const by of BASES) {
       const standing = by(window, context, context.date);

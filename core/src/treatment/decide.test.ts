@@ -57,6 +57,18 @@ describe('decision', () => {
     });
     expect(decideOn(harmless, '2026-04-10').noteFor).toBeNull();
   });
+  it('leaves alone while it is the time for that, whatever is preferred, unless it is to be gone or the plant is one of the house', () => {
+    const late = {
+      ...cause,
+      windows: [...cause.windows, { id: 'late', name: 'late', mark: 'memory' as const, outdoors: true, calendar: { default: { from: '09-10', to: '11-30' } } }],
+      options: [option('pick', 'physical', { preferred: true }), option('season ends', 'leave', { window: 'late' })],
+    };
+    expect(decideOn(late, '2026-08-20')).toMatchObject({ act: 'physical' });
+    expect(decideOn(late, '2026-09-20')).toMatchObject({ act: 'leave', option: 'season ends', why: 'It spreads. season ends' });
+    expect(decideOn(late, '2026-09-20', 0.9, { ...NOTHING_KNOWN, wish: 'wants-gone' })).toMatchObject({ act: 'physical' });
+    const indoors = optionStandings(late, { ...on('2026-09-20'), indoors: true });
+    expect(decide(late, 0.9, verdictsOf(late, indoors, NOTHING_KNOWN))).toMatchObject({ act: 'physical' });
+  });
   it('refers when nothing on record explains it', () => expect(decide(null, 0.6, [])).toMatchObject({ act: 'refer', firm: true }));
   it('is not firm below even odds', () => {
     expect(decideOn(cause, '2026-04-10', 0.49).firm).toBe(false);

@@ -55,6 +55,10 @@ function leaveAlone(cause: Cause, verdicts: readonly Verdict[], option: string |
   return { act: 'leave', why: cause.worth + offer, option, noteFor: date };
 }
 
+/** Leaving alone has a time of its own: late in the season there is nothing left to save. */
+const timeToLeave = (verdicts: readonly Verdict[]): Verdict | undefined =>
+  verdicts.find(({ option, timing }) => option.act === 'leave' && (timing.state === 'open' || timing.state === 'closing'));
+
 /** A caller who wants it gone is answered with the surest thing that can be done now, gentle before strong among equals. */
 function surest(verdicts: readonly Verdict[]): Verdict | undefined {
   const now = verdicts.filter((v) => canBeDoneNow(v) && v.option.act !== 'leave' && v.option.act !== 'refer');
@@ -72,6 +76,8 @@ function adviceFor(cause: Cause, verdicts: readonly Verdict[], known: Circumstan
     const sure = surest(verdicts);
     if (sure) return chosen(cause, sure, ` To be rid of it: ${sure.option.title.toLowerCase()}.`);
   }
+  const late = timeToLeave(verdicts);
+  if (late) return chosen(cause, late, ` ${late.option.how}`);
   if (!preferred || preferred.option.act === 'leave') return leaveAlone(cause, verdicts, preferred?.option.id ?? null);
   if (canBeDoneNow(preferred)) return chosen(cause, preferred);
   const date = isPossible(preferred) ? noteDate(preferred) : null;

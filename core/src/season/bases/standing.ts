@@ -27,6 +27,8 @@ export interface SeasonContext {
   weather: WeatherSeries | null;
   /** Happenings somebody has dated, by window id: they come before any reckoning. */
   events?: Record<string, IsoDate>;
+  /** The plant is one of the house: windows for plants out of doors are not for it. */
+  indoors?: boolean;
 }
 
 /** A window counts as closing in its last fifth, and always in its last five days. */
