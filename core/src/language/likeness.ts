@@ -14,9 +14,11 @@ const TEMPER = 0.5;
 /** Natural logarithm of what the way of putting it may count for at the very most; nearer to it, each word adds less. */
 const MOST = Math.log(300);
 
-/** The words a phrase pattern asks for; its classes are asked for apart. */
-const patternWords = (pattern: string): string => pattern.replace(/\{[^}]*\}/g, ' ').replace(/[=~|!*]/g, ' ');
-const patternClasses = (pattern: string): string[] => pattern.match(/\{[^}]*\}/g) ?? [];
+/** What a phrase pattern asks for, without what must not stand beside it. */
+const asked = (pattern: string): string => pattern.replace(/(^|\s)-\S+/g, ' ');
+/** The words of it; its classes are asked for apart. */
+const patternWords = (pattern: string): string => asked(pattern).replace(/\{[^}]*\}/g, ' ').replace(/[=~|!*]/g, ' ');
+const patternClasses = (pattern: string): string[] => asked(pattern).match(/\{[^}]*\}/g) ?? [];
 
 /**
  * How like the words of a caller are to what is known of each cause: what phrases miss still counts. A unigram language model for each cause, mixed with that of all causes together (Ponte & Croft 1998; smoothing of Jelinek & Mercer 1980).

@@ -5,9 +5,11 @@ import { stemOf, type Token } from './tokens.ts';
  * A phrase pattern: terms that must all occur near each other, in any order. A term is a word, `a|b` alternatives,
  * `{class}` from the lexicon, `word*` for a beginning, or `word!` for exactly that form. A leading `=` asks for the
  * words in just that order with nothing between; a leading `~` for that order with at most a small word or two between.
+ * A term with `-` before it must not stand there: among the words of the phrase or right beside them.
  */
 export interface Phrase<T> {
   terms: Term[];
+  without: Term[];
   nearness: Nearness;
   value: T;
 }
@@ -46,14 +48,11 @@ function compileTerm(text: string, lexicon: Lexicon): Term {
 /** @throws RangeError for a word class the lexicon does not have */
 export function compilePhrase<T>(pattern: string, value: T, lexicon: Lexicon): Phrase<T> {
   const nearness: Nearness = pattern.startsWith('=') ? 'adjacent' : pattern.startsWith('~') ? 'close' : 'loose';
-  const terms = pattern
-    .replace(/^[=~]/, '')
-    .toLowerCase()
-    .replace(/[-']/g, (c) => (c === '-' ? ' ' : ''))
-    .split(/\s+/)
-    .filter(Boolean)
-    .map((term) => compileTerm(term, lexicon));
-  return { terms, nearness, value };
+  const words = pattern.replace(/^[=~]/, '').toLowerCase().replace(/'/g, '').split(/\s+/).filter(Boolean);
+  const asked = words.filter((word) => !word.startsWith('-')).flatMap((word) => word.split('-').filter(Boolean));
+  const terms = asked.map((term) => compileTerm(term, lexicon));
+  const without = words.filter((word) => word.startsWith('-')).map((word) => compileTerm(word.slice(1), lexicon));
+  return { terms, without, nearness, value };
 }
 
 export interface PhraseMatch<T> {
@@ -126,6 +125,19 @@ function looseMatch(phrase: Phrase<unknown>, tokens: readonly Token[], where: re
 /** Letters of a word that its phrases are looked up by when they ask only for a beginning. */
 const PREFIX = 3;
 
+/** Tokens to either side of a match in which a word that must not stand there is looked for. */
+const BESIDE = 3;
+
+function isSpoilt(phrase: Phrase<unknown>, tokens: readonly Token[], at: readonly number[]): boolean {
+  if (phrase.without.length === 0) return false;
+  const { clause } = tokens[at[0]!]!;
+  for (let i = at[0]! - BESIDE; i <= at[at.length - 1]! + BESIDE; i++) {
+    const token = tokens[i];
+    if (token && token.clause === clause && !at.includes(i) && phrase.without.some((term) => fits(term, token))) return true;
+  }
+  return false;
+}
+
 /** Phrases kept by what their first term can begin with, so that a sentence looks only at those it may hold. */
 export class PhraseBook<T> {
   private readonly byKey = new Map<string, Set<Phrase<T>>>();
@@ -187,7 +199,7 @@ export class PhraseBook<T> {
             : phrase.nearness === 'close'
               ? closeMatch(phrase, tokens, (i) => small[i] ?? false, start)
               : looseMatch(phrase, tokens, where, start);
-        if (!at) continue;
+        if (!at || isSpoilt(phrase, tokens, at)) continue;
         const spread = where[at[at.length - 1]!]! - where[at[0]!]! + 1 - at.length;
         const said = at.reduce((sum, index) => sum + this.telling(tokens[index]!), 0);
         found.push({ value: phrase.value, at, score: said + (phrase.nearness === 'loose' ? 0 : 0.25) - 0.05 * Math.max(0, spread) });
