@@ -46,6 +46,12 @@ function pick<T>(items: readonly T[], weight: (item: T) => number, random: Draw)
   return items[items.length - 1];
 }
 
+/**
+ * What a caller tells unasked: only what goes with the cause, the more so the more often it does; or anything unusual on the plant, the
+ * more so the rarer it is, whether the cause has to do with it or not. Real callers stand between the two.
+ */
+export type Tells = 'of the cause' | 'all there is';
+
 /** A caller with one cause: what is truly there to be seen, finding by finding, and what they say of it. */
 export class SimulatedCaller {
   readonly truth = new Map<string, string>();
@@ -83,20 +89,22 @@ export class SimulatedCaller {
     return { finding: finding.id, answer, channel };
   }
 
-  /**
-   * People ring about what is unusual and can be seen: first a symptom or sign of the cause that is rare elsewhere, then one
-   * thing more that strikes them. How likely each is to be told grows with how much more often it goes with this cause.
-   */
-  opening(): Reading[] {
-    const striking = this.cause.rates.flatMap(({ finding: id }) => {
-      const finding = this.edition.findings.find((f) => f.id === id);
-      if (!finding || finding.kind === 'test' || finding.phoneSeconds === null) return [];
+  /** What is unusual on the plant, with how much it strikes the caller. */
+  private striking(tells: Tells): { finding: Finding; weight: number }[] {
+    const own = new Set(this.cause.rates.map(({ finding }) => finding));
+    return this.edition.findings.flatMap((finding) => {
+      if (finding.kind === 'test' || finding.phoneSeconds === null || (tells === 'of the cause' && !own.has(finding.id))) return [];
       const index = finding.answers.findIndex((a) => a.id === this.seen(finding));
-      const answer = finding.answers[index];
-      if (!answer || answer.id === finding.absent) return [];
-      const weight = Math.log((this.distribution(finding)[index] ?? 0) / answer.background);
+      const answer = finding.answers[index]!;
+      if (answer.id === finding.absent) return [];
+      const weight = tells === 'all there is' ? -Math.log(answer.background) : Math.log((this.distribution(finding)[index] ?? 0) / answer.background);
       return weight > 0 ? [{ finding, weight }] : [];
     });
+  }
+
+  /** People ring about what is unusual and can be seen: first a symptom or sign, then what else strikes them. */
+  opening(tells: Tells = 'of the cause'): Reading[] {
+    const striking = this.striking(tells);
     const told: Reading[] = [];
     for (let n = 0; n < TOLD_UNASKED; n++) {
       const visible = striking.filter(({ finding }) => finding.kind === 'symptom' || finding.kind === 'sign');
@@ -185,7 +193,7 @@ export interface CalibrationCallers {
 }
 
 /** Callers drawn as the engine expects them: a plant, a month and a climate at random, then a cause by its prior there. */
-export function callersByPrior(edition: Edition, callers: number, seed: number): CalibrationCallers {
+export function callersByPrior(edition: Edition, callers: number, seed: number, tells: Tells = 'of the cause'): CalibrationCallers {
   const consultant = new Consultant(edition);
   const random = generator(seed);
   const findings = new Map(edition.findings.map((finding) => [finding.id, finding]));
@@ -211,7 +219,7 @@ export function callersByPrior(edition: Edition, callers: number, seed: number):
     const caller = new SimulatedCaller(edition, cause, random, CHANNEL_RELIABILITY.caller);
     const { standing } = interview(
       consultant,
-      { ...start, readings: caller.opening() },
+      { ...start, readings: caller.opening(tells) },
       (id) => [caller.say(findings.get(id)!, 'caller-looked')],
       MOST_QUESTIONS,
     );

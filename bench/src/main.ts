@@ -163,10 +163,12 @@ function practiceCalls(edition: Edition): void {
 
 /** Do probabilities mean what they say, and does it notice what it cannot know? */
 function honesty(edition: Edition): void {
-  const drawn = callersByPrior(edition, CALIBRATION_CALLERS, SEED);
-  say(`\n${CALIBRATION_CALLERS} callers drawn by the prior of plant, month and climate`);
-  reliabilityLines(drawn.stated);
-  say(`  two causes at once brought up, where there was one: ${percent(drawn.pairsNamed)}`);
+  for (const tells of ['of the cause', 'all there is'] as const) {
+    const drawn = callersByPrior(edition, CALIBRATION_CALLERS, SEED, tells);
+    say(`\n${CALIBRATION_CALLERS} callers drawn by the prior of plant, month and climate, who tell unasked ${tells}`);
+    reliabilityLines(drawn.stated);
+    say(`  two causes at once brought up, where there was one: ${percent(drawn.pairsNamed)}`);
+  }
   const unknown = callersWithUnknownCauses(edition, LEFT_OUT, 4, SEED);
   say(
     `  ${unknown.callers} callers whose cause was left out of the edition: held back ${percent(unknown.heldBack)}, sure of a wrong name ${percent(unknown.misled)}`,
