@@ -12,7 +12,7 @@ import type { Edition } from '@sounding/core/edition/edition.ts';
 import { Understander } from '@sounding/core/language/understand.ts';
 import { callersByPrior, callersWithUnknownCauses, MOST_QUESTIONS, simulateCallers } from './callers.ts';
 import { loadCorpus, scoreCorpus } from './corpus.ts';
-import { reportMs, seasonTimes } from './season.ts';
+import { datedWindows, reportMs, seasonTimes } from './season.ts';
 import { timesAt } from './scale.ts';
 import {
   crossValidate,
@@ -213,7 +213,7 @@ function scale(): void {
 
 /** Thousands of stations of thirty years, recomputed from nothing; growth by size. */
 function season(edition: Edition): void {
-  const dated = edition.causes.flatMap((cause) => cause.windows.filter((window) => window.degreeDays ?? window.calendar)).length;
+  const dated = datedWindows(edition).length;
   say(`\nseason: 30 years a station, daily degree-days and ${dated} dated windows recomputed`);
   let before: number | null = null;
   for (const stations of [50, 500, 5000]) {

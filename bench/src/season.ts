@@ -31,9 +31,13 @@ export interface SeasonTimes {
   stationDays: number;
 }
 
+/** Every window that can be put on a day: by warmth, frosts, infection weather or the calendar. */
+export const datedWindows = (edition: Edition): Window[] =>
+  edition.causes.flatMap((cause) => cause.windows.filter((window) => window.degreeDays ?? window.frost ?? window.infection ?? window.calendar));
+
 /** Recomputes stations from nothing; each is new, so that nothing remembered helps. */
 export function seasonTimes(edition: Edition, stations: number): SeasonTimes {
-  const windows: Window[] = edition.causes.flatMap((cause) => cause.windows.filter((window) => window.degreeDays ?? window.frost ?? window.infection ?? window.calendar));
+  const windows = datedWindows(edition);
   const spans = windows.flatMap((window) => (window.degreeDays ? [window.degreeDays] : []));
   // making a station costs more than reckoning it: one record is made and handed on under new names
   const { days } = generatedStation(1);

@@ -17,7 +17,10 @@ const MOST = Math.log(300);
 /** What a phrase pattern asks for, without what must not stand beside it. */
 const asked = (pattern: string): string => pattern.replace(/(^|\s)-\S+/g, ' ');
 /** The words of it; its classes are asked for apart. */
-const patternWords = (pattern: string): string => asked(pattern).replace(/\{[^}]*\}/g, ' ').replace(/[=~|!*]/g, ' ');
+const patternWords = (pattern: string): string =>
+  asked(pattern)
+    .replace(/\{[^}]*\}/g, ' ')
+    .replace(/[=~|!*]/g, ' ');
 const patternClasses = (pattern: string): string[] => asked(pattern).match(/\{[^}]*\}/g) ?? [];
 
 /**

@@ -60,7 +60,10 @@ describe('decision', () => {
   it('leaves alone while it is the time for that, whatever is preferred, unless it is to be gone or the plant is one of the house', () => {
     const late = {
       ...cause,
-      windows: [...cause.windows, { id: 'late', name: 'late', mark: 'memory' as const, outdoors: true, calendar: { default: { from: '09-10', to: '11-30' } } }],
+      windows: [
+        ...cause.windows,
+        { id: 'late', name: 'late', mark: 'memory' as const, outdoors: true, calendar: { default: { from: '09-10', to: '11-30' } } },
+      ],
       options: [option('pick', 'physical', { preferred: true }), option('season ends', 'leave', { window: 'late' })],
     };
     expect(decideOn(late, '2026-08-20')).toMatchObject({ act: 'physical' });

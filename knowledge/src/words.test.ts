@@ -1,0 +1,50 @@
+import { fileURLToPath } from 'node:url';
+import { describe, expect, it } from '@jest/globals';
+import { fleschKincaid } from 'flesch-kincaid';
+import { syllable } from 'syllable';
+import { RATE_VALUES, type Cause } from '@sounding/core/edition/edition.ts';
+import { Understander } from '@sounding/core/language/understand.ts';
+import { compile } from './compile.ts';
+
+const { edition } = compile(fileURLToPath(new URL('../data', import.meta.url)));
+
+/** School grade by Kincaid et al. 1975; grade 7 is read at about 12 years. */
+function gradeOf(text: string): number {
+  const words = text.match(/[\p{L}\d'’-]+/gu) ?? [];
+  const sentences = text.match(/[.!?;:]+(\s|$)/g) ?? [''];
+  return fleschKincaid({ sentence: sentences.length, word: words.length, syllable: words.reduce((sum, word) => sum + Math.max(1, syllable(word)), 0) });
+}
+
+describe('what a caller is sent', () => {
+  const grades = edition.causes.map(({ id, replyLine }) => ({ id, grade: gradeOf(replyLine) }));
+  it('is read by a child of twelve on the whole, and no line of it is much harder', () => {
+    expect(grades.reduce((sum, { grade }) => sum + grade, 0) / grades.length).toBeLessThan(7);
+    expect(grades.filter(({ grade }) => grade > 8.5)).toEqual([]);
+  });
+  it('would be told from what is hard to read', () =>
+    expect(gradeOf('Phytopathological investigation necessitates laboratory determination of the responsible microorganism.')).toBeGreaterThan(12));
+});
+
+describe('how callers put it', () => {
+  const understander = new Understander(edition);
+  const findings = new Map(edition.findings.map((finding) => [finding.id, finding]));
+  /** Readings of a cause's own ways of saying, and those of them that its figures call seldom, never or do not mention beside what they do. */
+  function read(cause: Cause): { all: number; against: string[] } {
+    const rates = new Map(cause.rates.map(({ finding, answers }) => [finding, answers]));
+    const readings = (cause.heard ?? [])
+      .flatMap((line) => line.split(/[;,]/))
+      .flatMap((clause) => understander.understand([clause.trim()]).readings)
+      .filter(({ finding, answer }) => findings.get(finding)?.absent !== answer && findings.get(finding)?.answers.some(({ id }) => id === answer));
+    const isAgainst = ({ finding, answer }: { finding: string; answer: string }) => {
+      const answers = rates.get(finding);
+      const word = answers?.[answer];
+      return answers !== undefined && (word === undefined || RATE_VALUES[word] < RATE_VALUES.sometimes);
+    };
+    return { all: readings.length, against: readings.filter(isAgainst).map(({ finding, answer }) => `${cause.id}: ${finding} ${answer}`) };
+  }
+  it('is seldom read against the cause it stands for', () => {
+    const all = edition.causes.map(read);
+    const against = all.flatMap((one) => one.against);
+    expect(against.length / all.reduce((sum, one) => sum + one.all, 0)).toBeLessThan(0.05);
+  });
+});
