@@ -157,7 +157,8 @@ export class PlantNames {
   resolve(name: string): Plant | null {
     const direct = this.edition.plants.find((plant) => plant.id === name);
     if (direct) return direct;
-    const tokens = tokenise(name, this.edition.lexicon.irregular);
-    return closest(this.find(tokens));
+    const meant = (words: string) => closest(this.find(tokenise(words, this.edition.lexicon.irregular)));
+    // asked for as a name, "orange" and "pink" are plants, though in talk only the plural is
+    return meant(name) ?? meant(`${name.trim()}s`);
   }
 }
