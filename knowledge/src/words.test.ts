@@ -12,7 +12,11 @@ const { edition } = compile(fileURLToPath(new URL('../data', import.meta.url)));
 function gradeOf(text: string): number {
   const words = text.match(/[\p{L}\d'’-]+/gu) ?? [];
   const sentences = text.match(/[.!?;:]+(\s|$)/g) ?? [''];
-  return fleschKincaid({ sentence: sentences.length, word: words.length, syllable: words.reduce((sum, word) => sum + Math.max(1, syllable(word)), 0) });
+  return fleschKincaid({
+    sentence: sentences.length,
+    word: words.length,
+    syllable: words.reduce((sum, word) => sum + Math.max(1, syllable(word)), 0),
+  });
 }
 
 describe('what a caller is sent', () => {

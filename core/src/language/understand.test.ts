@@ -67,7 +67,14 @@ describe('plants', () => {
     expect(reader.resolvePlant('umbrella')).toBeNull();
   });
   it('takes a colour asked for as a name for the plant, though not in talk', () => {
-    const orange = { ...smallEdition.plants[0]!, id: 'orange-tree', name: 'Orange tree', latin: 'Citrus sinensis', genus: 'Citrus', also: ['oranges!'] };
+    const orange = {
+      ...smallEdition.plants[0]!,
+      id: 'orange-tree',
+      name: 'Orange tree',
+      latin: 'Citrus sinensis',
+      genus: 'Citrus',
+      also: ['oranges!'],
+    };
     const withOrange = new Understander({ ...smallEdition, plants: [...smallEdition.plants, orange] });
     expect(withOrange.resolvePlant('Orange')?.id).toBe('orange-tree');
     expect(withOrange.understand(['an orange powder']).host).toBeNull();
