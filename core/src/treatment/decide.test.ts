@@ -67,7 +67,7 @@ describe('decision', () => {
       options: [option('pick', 'physical', { preferred: true }), option('season ends', 'leave', { window: 'late' })],
     };
     expect(decideOn(late, '2026-08-20')).toMatchObject({ act: 'physical' });
-    expect(decideOn(late, '2026-09-20')).toMatchObject({ act: 'leave', option: 'season ends', why: 'It spreads. season ends' });
+    expect(decideOn(late, '2026-09-20')).toMatchObject({ act: 'leave', option: 'season ends', why: 'season ends' });
     expect(decideOn(late, '2026-09-20', 0.9, { ...NOTHING_KNOWN, wish: 'wants-gone' })).toMatchObject({ act: 'physical' });
     const indoors = optionStandings(late, { ...on('2026-09-20'), indoors: true });
     expect(decide(late, 0.9, verdictsOf(late, indoors, NOTHING_KNOWN))).toMatchObject({ act: 'physical' });

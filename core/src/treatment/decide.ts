@@ -56,8 +56,8 @@ function leaveAlone(cause: Cause, verdicts: readonly Verdict[], option: string |
 }
 
 /** Leaving alone has a time of its own: late in the season there is nothing left to save. */
-const timeToLeave = (verdicts: readonly Verdict[]): Verdict | undefined =>
-  verdicts.find(({ option, timing }) => option.act === 'leave' && (timing.state === 'open' || timing.state === 'closing'));
+export const isTimeToLeave = ({ option, timing }: OptionStanding): boolean =>
+  option.act === 'leave' && (timing.state === 'open' || timing.state === 'closing');
 
 /** A caller who wants it gone is answered with the surest thing that can be done now, gentle before strong among equals. */
 function surest(verdicts: readonly Verdict[]): Verdict | undefined {
@@ -76,8 +76,8 @@ function adviceFor(cause: Cause, verdicts: readonly Verdict[], known: Circumstan
     const sure = surest(verdicts);
     if (sure) return chosen(cause, sure, ` To be rid of it: ${sure.option.title.toLowerCase()}.`);
   }
-  const late = timeToLeave(verdicts);
-  if (late) return chosen(cause, late, ` ${late.option.how}`);
+  const late = verdicts.find(isTimeToLeave);
+  if (late) return { act: 'leave', why: late.option.how, option: late.option.id, noteFor: null };
   if (!preferred || preferred.option.act === 'leave') return leaveAlone(cause, verdicts, preferred?.option.id ?? null);
   if (canBeDoneNow(preferred)) return chosen(cause, preferred);
   const date = isPossible(preferred) ? noteDate(preferred) : null;

@@ -49,12 +49,37 @@ const edition: Edition = {
   ),
 };
 const consultant = new Consultant(edition);
+/** The same beetle, left alone from September on. */
+const leftLate = new Consultant({
+  ...edition,
+  causes: edition.causes.map((cause) =>
+    cause.id === 'beetle'
+      ? {
+          ...cause,
+          replyLine: 'It is the bean beetle. Pick it off.',
+          windows: [...cause.windows, { id: 'late', name: 'late', mark: 'memory' as const, calendar: { default: { from: '09-01', to: '11-30' } } }],
+          options: [
+            ...cause.options,
+            {
+              ...cause.options[0]!,
+              id: 'late',
+              act: 'leave' as const,
+              title: 'Leave it',
+              how: 'The season ends anyway',
+              window: 'late',
+              preferred: false,
+            },
+          ],
+        }
+      : cause,
+  ),
+});
 const eaten: Reading[] = [
   { finding: 'holes', answer: 'some', channel: 'in-hand' },
   { finding: 'coating', answer: 'none', channel: 'in-hand' },
 ];
-const reply = (readings: Reading[], date: string, plan: ReplyPlan | null = null) => {
-  const standing = consultant.consult({
+const reply = (readings: Reading[], date: string, plan: ReplyPlan | null = null, by = consultant) => {
+  const standing = by.consult({
     host: 'bean',
     date,
     climate: 'continental',
@@ -65,7 +90,7 @@ const reply = (readings: Reading[], date: string, plan: ReplyPlan | null = null)
     weather: null,
   });
   return composeReply({
-    edition,
+    edition: by.edition,
     caller: 'Tilda Rook',
     plant: edition.plants[1]!,
     standing,
@@ -78,6 +103,13 @@ const reply = (readings: Reading[], date: string, plan: ReplyPlan | null = null)
 };
 
 describe('reply', () => {
+  it('says only what it is while it is the time to leave it alone', () => {
+    const late = reply(eaten, '2026-09-20', null, leftLate);
+    expect(late).toContain('It is the bean beetle.');
+    expect(late).toContain('The season ends anyway.');
+    expect(late).not.toMatch(/pick it off|A fine net/i);
+    expect(reply(eaten, '2026-05-20', null, leftLate)).toContain('Pick it off.');
+  });
   it('says what, how sure, how we know, what to do and until when, how often, what not, and cautions', () => {
     const text = reply(eaten, '2026-05-10');
     expect(text).toMatch(/^Dear Tilda Rook,/);

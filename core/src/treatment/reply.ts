@@ -5,7 +5,7 @@ import { likelihoodWord, readingText } from '../consult/words.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
 import { isWorkable } from '../season/windows.ts';
 import { longDate, type IsoDate } from '../season/calendar.ts';
-import type { OptionStanding } from './decide.ts';
+import { isTimeToLeave, type OptionStanding } from './decide.ts';
 import { reasonsInWords } from './verdicts.ts';
 
 export interface ReplyInput {
@@ -91,10 +91,18 @@ function howWeKnow(input: ReplyInput, cause: Cause): string {
   ].join(' ');
 }
 
+const isLeftForTheSeason = ({ options, decision }: Standing): boolean => options.some((o) => o.option.id === decision.option && isTimeToLeave(o));
+
+/** What it is; and, while there is something to do about it, what. */
+function whatItIs(standing: Standing, { replyLine }: Cause): string {
+  return isLeftForTheSeason(standing) ? (replyLine.split(/(?<=[.!?])\s/)[0] ?? replyLine) : replyLine;
+}
+
 /** The options worth writing down: what is chosen first, then what can be done now, then what to note for later. */
 function chosenOptions(standing: Standing): OptionStanding[] {
   const { options, decision } = standing;
   const chosen = options.filter(({ option }) => option.id === decision.option);
+  if (isLeftForTheSeason(standing)) return [];
   const rest = options.filter((o) => !chosen.includes(o) && o.option.act !== 'leave' && o.option.effect !== 'poor');
   const gentle = rest.filter(({ option }) => option.act === 'culture' || option.act === 'physical' || option.act === 'biological');
   const now = gentle.filter(({ timing }) => isWorkable(timing.state));
@@ -166,7 +174,7 @@ function advised(input: ReplyInput, cause: Cause): string[] {
   const { standing, plant } = input;
   const options = chosenOptions(standing);
   const known = reasonsInWords(standing.circumstances);
-  const lines = [sentence(cause.replyLine), '', 'How we know', howWeKnow(input, cause), '', 'What to do', sentence(standing.decision.why)];
+  const lines = [sentence(whatItIs(standing, cause)), '', 'How we know', howWeKnow(input, cause), '', 'What to do', sentence(standing.decision.why)];
   if (known.length > 0) lines.push(`We have reckoned with this: ${known.join('; ')}.`);
   lines.push(...options.map((option) => `– ${optionText(option)}`));
   if (standing.decision.noteFor) lines.push(`Please note ${longDate(standing.decision.noteFor)} in your calendar.`);
