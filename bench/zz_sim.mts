@@ -1,0 +1,10 @@
+import { readFileSync } from 'node:fs';
+import { simulateCallers, callersWithUnknownCauses } from './src/callers.ts';
+import { loadCorpus, scoreCorpus } from './src/corpus.ts';
+import { Understander } from '@sounding/core/language/understand.ts';
+const edition = JSON.parse(readFileSync('knowledge/dist/edition.json','utf8'));
+const U=new Understander(edition);const lines=loadCorpus();
+const a=scoreCorpus(U,lines.filter((l:any)=>l.aside));console.log('aside P',a.precision.toFixed(3),'R',a.recall.toFixed(3));
+const r=simulateCallers(edition,3,5);console.log('first',r.all.first.toFixed(3),'three',r.all.firstThree.toFixed(3),'q',r.questionsACall.toFixed(1),'sprayed',r.normalsSprayed);
+console.log(r.confusions.slice(0,25).map((c:any)=>`${c.cause}→${c.taken}:${c.share.toFixed(2)}`).join('; '));
+const u=callersWithUnknownCauses(edition,60,4,7);console.log('unknown held',u.heldBack.toFixed(3),'misled',u.misled.toFixed(3));
