@@ -72,6 +72,9 @@ export interface SoybeanResult {
   cases: number;
 }
 
+/** A batch is large: the cases are judged so many times over, so that it is the judging that is timed and not the start of it. */
+const PASSES = 20;
+
 export function crossValidate(table: CaseTable, folds: readonly number[], steps: number): SoybeanResult {
   let right = 0;
   let nanoseconds = 0;
@@ -82,13 +85,14 @@ export function crossValidate(table: CaseTable, folds: readonly number[], steps:
     const batch = new BatchDiagnosis(model, 'laboratory');
     const all = judged.map((row) => Int16Array.from(row.values, (v, f) => (v === null ? -1 : table.levels[f]!.indexOf(v))));
     const start = process.hrtime.bigint();
-    const named = all.map((answers) => model.causes[mostLikely(batch.logWeights(answers))]);
+    let named: (string | undefined)[] = [];
+    for (let pass = 0; pass < PASSES; pass++) named = all.map((answers) => model.causes[mostLikely(batch.logWeights(answers))]);
     nanoseconds += Number(process.hrtime.bigint() - start);
     right += named.filter((label, i) => label === judged[i]!.label).length;
     for (const row of judged) askStepwise(model, table, row, steps).forEach((ok, i) => (stepwise[i]! += ok ? 1 : 0));
   }
   const n = table.rows.length;
-  return { firstChoice: right / n, afterQuestions: stepwise.map((x) => x / n), microsecondsACase: nanoseconds / 1000 / n, cases: n };
+  return { firstChoice: right / n, afterQuestions: stepwise.map((x) => x / n), microsecondsACase: nanoseconds / 1000 / (n * PASSES), cases: n };
 }
 
 /** The data's own order: the first 307 are fitted, the other 376 judged. */
@@ -102,7 +106,11 @@ export function ownOrder(table: CaseTable): number {
 const ONE_DEPENDENCE = { alpha: 0.1, gaps: 'answer' } as const;
 const INNER_FOLDS = 5;
 
-const mostLikely = (log: Float64Array): number => log.reduce((best, x, c) => (x > log[best]! ? c : best), 0);
+function mostLikely(log: Float64Array): number {
+  let best = 0;
+  for (let c = 1; c < log.length; c++) if (log[c]! > log[best]!) best = c;
+  return best;
+}
 
 /** Temperature from folds inside the training part, so that nothing judged is seen. */
 function innerTemperature(table: CaseTable, seed: number): number {
