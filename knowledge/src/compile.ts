@@ -134,6 +134,8 @@ function toOption(
   const repeat = row.repeat ?? base?.repeat;
   const school = row.school ?? base?.school;
   const window = row.window ?? base?.window;
+  const effort = row.effort ?? base?.effort;
+  const cost = row.cost ?? base?.cost;
   const activeIds = row.actives ?? base?.actives ?? [];
   const actives = activesOf(activeIds, shared, say);
   const leastToxic =
@@ -148,6 +150,8 @@ function toOption(
     not: [...(base?.not ?? []), ...(row.not ?? [])],
     cautions: [...(base?.cautions ?? []), ...(row.cautions ?? [])],
     effect: row.effect ?? base?.effect ?? 'fair',
+    ...(effort ? { effort } : {}),
+    ...(cost ? { cost } : {}),
     ...(row.prefer || cause.prefer === id ? { preferred: true } : {}),
     ...(school ? { school } : {}),
     ...(actives.length > 0 ? { actives } : {}),

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import {
   ACTS,
+  COSTS,
+  EFFORTS,
   CLIMATES,
   COMMONNESS_VALUES,
   FROST_TURNS,
@@ -146,6 +148,8 @@ const optionFields = {
   not: words,
   cautions: words,
   effect: z.enum(['good', 'fair', 'poor']).default('fair'),
+  effort: z.enum(EFFORTS).optional(),
+  cost: z.enum(COSTS).optional(),
   school: id.optional(),
   /** Active ingredients by id, see actives.yaml. */
   actives: z.array(id).default([]),

@@ -149,6 +149,13 @@ export const ACTS = ['leave', 'culture', 'physical', 'biological', 'contact', 's
 /** Rungs of the ladder, gentlest first. */
 export type Act = (typeof ACTS)[number];
 
+export const EFFORTS = ['none', 'little', 'some', 'much'] as const;
+/** Work for the caller, from none to a day with tools. */
+export type Effort = (typeof EFFORTS)[number];
+export const COSTS = ['nothing', 'little', 'some', 'much'] as const;
+/** Cost class: little = a few coins, some = a product or a net, much = a tradesman. */
+export type Cost = (typeof COSTS)[number];
+
 export interface TreatmentOption extends Provenance {
   id: string;
   act: Act;
@@ -160,6 +167,9 @@ export interface TreatmentOption extends Provenance {
   not: string[];
   cautions: string[];
   effect: 'good' | 'fair' | 'poor';
+  /** Where it is not as usual on its rung, see treatment/burden.ts. */
+  effort?: Effort;
+  cost?: Cost;
   /** The option this cause is answered with when its window allows. */
   preferred?: boolean;
   /** Id of the disputed question this option takes a side in. */

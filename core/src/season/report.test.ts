@@ -158,4 +158,13 @@ describe('tracks and a plant’s year', () => {
     const rows = plantYear(edition, bean, { date: '2026-06-14', climate: 'continental', hemisphere: 'N', weather: series });
     expect(rows.map(({ timing }) => timing.window)).toEqual(expect.arrayContaining(['hatch', 'winter', 'soon']));
   });
+  it('give no bar to what is only left alone', () => {
+    const bean = smallEdition.plants.find(({ id }) => id === 'bean')!;
+    const left = {
+      ...edition,
+      causes: edition.causes.map((cause) => ({ ...cause, options: cause.options.map((option) => ({ ...option, act: 'leave' as const })) })),
+    };
+    const rows = plantYear(left, bean, { date: '2026-06-14', climate: 'continental', hemisphere: 'N', weather: series });
+    expect(rows.map(({ timing }) => timing.window)).not.toContain('hatch');
+  });
 });

@@ -199,7 +199,9 @@ export function plantYear(edition: Edition, plant: Plant, context: SeasonContext
     .sort((a, b) => weight(b) - weight(a))
     .flatMap((cause) =>
       cause.windows
-        .filter((window) => (window.degreeDays || window.calendar) && cause.options.some((option) => option.window === window.id))
+        .filter(
+          (window) => (window.degreeDays || window.calendar) && cause.options.some((option) => option.window === window.id && option.act !== 'leave'),
+        )
         .map((window) => ({ cause: cause.id, name: `${cause.name}: ${window.name}`, timing: windowStanding(window, context) })),
     );
   return [...care, ...against].filter(isDated);

@@ -1,5 +1,15 @@
 import type { RankedQuestion, Reason } from '@sounding/core/diagnosis/questions.ts';
-import { UNLISTED, type Act, type Answer, type CauseKind, type Channel, type Edition, type Finding } from '@sounding/core/edition/edition.ts';
+import {
+  UNLISTED,
+  type Act,
+  type Answer,
+  type CauseKind,
+  type Channel,
+  type Edition,
+  type Finding,
+  type TreatmentOption,
+} from '@sounding/core/edition/edition.ts';
+import { burdenOf, type Burden } from '@sounding/core/treatment/burden.ts';
 import type { WindowStanding } from '@sounding/core/season/windows.ts';
 import { sayShortDay } from '../../app/dates.ts';
 
@@ -13,6 +23,14 @@ export const ACT_WORDS: Record<Act, string> = {
   remove: 'Take it out',
   refer: 'Refer',
 };
+
+const EFFORT_WORDS: Record<Burden['effort'], string> = { none: 'no work', little: 'little work', some: 'some work', much: 'much work' };
+const COST_WORDS: Record<Burden['cost'], string> = { nothing: 'costs nothing', little: 'costs little', some: 'costs some money', much: 'costs much' };
+/** "some work, costs nothing": what an option asks of the caller and of their purse. */
+export function burdenText(option: TreatmentOption): string {
+  const { effort, cost } = burdenOf(option);
+  return `${EFFORT_WORDS[effort]}, ${COST_WORDS[cost]}`;
+}
 
 export const KIND_WORDS: Record<CauseKind, string> = {
   normal: 'normal',

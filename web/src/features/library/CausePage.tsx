@@ -8,7 +8,7 @@ import { COORDINATOR } from '@sounding/contract/api.ts';
 import { useDesk } from '../../app/routes.tsx';
 import { useWeatherQuery } from '../../store/api.ts';
 import { KindMark } from '../case/KindMark.tsx';
-import { ACT_WORDS, timingText } from '../case/words.ts';
+import { ACT_WORDS, burdenText, timingText } from '../case/words.ts';
 import { FindingFigure } from './FindingFigure.tsx';
 import { Aside, Columns, Crumb, Latin, Lines, MARK_WORDS, NotThere, RATE_WORDS, Sheet, useLibrary } from './parts.tsx';
 import { YearStrip } from './YearStrip.tsx';
@@ -74,7 +74,8 @@ function Options({ cause, edition, today, timing }: { cause: Cause; edition: Edi
             {option.not.length > 0 && ` Not ${option.not.join(', not ').replace(/^Do not/, 'do not')}.`}
             <br />
             <small>
-              {ACT_WORDS[option.act].toLowerCase()} · {option.effect} effect · {timing(option.window)} · {MARK_WORDS[option.mark]}
+              {ACT_WORDS[option.act].toLowerCase()} · {option.effect} effect · {burdenText(option)} · {timing(option.window)} ·{' '}
+              {MARK_WORDS[option.mark]}
               {option.actives && ` · ${option.actives.join(', ')}`}
             </small>
             {option.cautions.length > 0 && (

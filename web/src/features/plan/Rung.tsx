@@ -1,21 +1,9 @@
-import type { Act, School, TreatmentOption } from '@sounding/core/edition/edition.ts';
+import type { School, TreatmentOption } from '@sounding/core/edition/edition.ts';
 import { isWorkable } from '@sounding/core/season/windows.ts';
 import type { Verdict } from '@sounding/core/treatment/verdicts.ts';
 import { Button } from '../../ui/controls.tsx';
-import { ACT_WORDS, timingText } from '../case/words.ts';
+import { ACT_WORDS, burdenText, timingText } from '../case/words.ts';
 import { MARK_WORDS } from '../library/parts.tsx';
-
-/** What a rung asks of the caller, and what of their purse. */
-const ASKS_OF: Record<Act, string> = {
-  leave: 'no work, costs nothing',
-  culture: 'some work, kept up; costs time',
-  physical: 'an hour’s work; costs time',
-  biological: 'little work, some money',
-  contact: 'work at each spraying, some money',
-  systemic: 'little work, some money',
-  remove: 'heavy work, a new plant',
-  refer: 'a call, perhaps a fee',
-};
 
 /** The sides of a disputed question with their reasons, and ours. */
 function Disputed({ school }: { school: School }) {
@@ -63,7 +51,7 @@ export function Rung({ verdict: { option, timing, against, mind }, taken, school
       <div>
         {taken ? <b>{option.title}</b> : option.title}
         <small>
-          {ACT_WORDS[option.act].toLowerCase()}; {option.effect} effect; {ASKS_OF[option.act]}; {MARK_WORDS[option.mark]}
+          {ACT_WORDS[option.act].toLowerCase()}; {option.effect} effect; {burdenText(option)}; {MARK_WORDS[option.mark]}
           {option.actives ? `; ${option.actives.join(', ')}` : ''}
         </small>
         {against.map((reason) => (

@@ -117,6 +117,8 @@ describe('ladder', () => {
     );
     expect(screen.getByRole('heading', { name: 'By hand' })).toBeTruthy();
     expect(screen.getByText(/the caller will not spray/, { selector: '.against' })).toBeTruthy();
+    expect(screen.getAllByText(/good effect; some work, costs nothing/)).not.toHaveLength(0);
+    expect(screen.getAllByText(/good effect; some work, costs some money/)).not.toHaveLength(0);
   });
   it('shows both sides where the trade disagrees: open at what is taken, to be opened elsewhere', () => {
     const { unmount } = renderInk(<LadderPanel standing={consult()} edition={edition} overrule={null} onOverrule={() => undefined} />);
