@@ -33,7 +33,7 @@ describe('phrase patterns', () => {
     ['a word between', '=tip burn', 'tip blue burn', false],
     ['a word that must not stand beside it', 'dust leaf -rust|orange', 'orange dust on the leaf', false],
     ['none of them there', 'dust leaf -rust|orange', 'dust on the leaf', true],
-    ['one of them far off', 'dust leaf -rust|orange', 'dust lies thick on the leaf of my potted orange', true],
+    ['one of them far off', 'dust leaf -rust|orange', 'dust lies thick on the leaf of my big potted orange', true],
   ])('%s', (_name, pattern, text, matches) => expect(found([pattern], text).length > 0).toBe(matches));
   it('scores a rarer word above a common one', () => {
     const b = book('leaf ring', 'leaf spot', 'spot brown', 'spot black', 'spot white');

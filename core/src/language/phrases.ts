@@ -126,7 +126,7 @@ function looseMatch(phrase: Phrase<unknown>, tokens: readonly Token[], where: re
 const PREFIX = 3;
 
 /** Tokens to either side of a match in which a word that must not stand there is looked for. */
-const BESIDE = 3;
+const BESIDE = 4;
 
 function isSpoilt(phrase: Phrase<unknown>, tokens: readonly Token[], at: readonly number[]): boolean {
   if (phrase.without.length === 0) return false;

@@ -103,9 +103,9 @@ const reply = (readings: Reading[], date: string, plan: ReplyPlan | null = null,
 };
 
 describe('reply', () => {
-  it('says only what it is while it is the time to leave it alone', () => {
+  it('names the cause and gives none of its work while it is the time to leave it alone', () => {
     const late = reply(eaten, '2026-09-20', null, leftLate);
-    expect(late).toContain('It is the bean beetle.');
+    expect(late).toContain('bean beetle (Coleoptera fabae)');
     expect(late).toContain('The season ends anyway.');
     expect(late).not.toMatch(/pick it off|A fine net/i);
     expect(reply(eaten, '2026-05-20', null, leftLate)).toContain('Pick it off.');

@@ -93,11 +93,6 @@ function howWeKnow(input: ReplyInput, cause: Cause): string {
 
 const isLeftForTheSeason = ({ options, decision }: Standing): boolean => options.some((o) => o.option.id === decision.option && isTimeToLeave(o));
 
-/** What it is; and, while there is something to do about it, what. */
-function whatItIs(standing: Standing, { replyLine }: Cause): string {
-  return isLeftForTheSeason(standing) ? (replyLine.split(/(?<=[.!?])\s/)[0] ?? replyLine) : replyLine;
-}
-
 /** The options worth writing down: what is chosen first, then what can be done now, then what to note for later. */
 function chosenOptions(standing: Standing): OptionStanding[] {
   const { options, decision } = standing;
@@ -174,7 +169,9 @@ function advised(input: ReplyInput, cause: Cause): string[] {
   const { standing, plant } = input;
   const options = chosenOptions(standing);
   const known = reasonsInWords(standing.circumstances);
-  const lines = [sentence(whatItIs(standing, cause)), '', 'How we know', howWeKnow(input, cause), '', 'What to do', sentence(standing.decision.why)];
+  // the cause has been named; its line says what to do at other times of the year
+  const line = isLeftForTheSeason(standing) ? [] : [sentence(cause.replyLine)];
+  const lines = [...line, '', 'How we know', howWeKnow(input, cause), '', 'What to do', sentence(standing.decision.why)];
   if (known.length > 0) lines.push(`We have reckoned with this: ${known.join('; ')}.`);
   lines.push(...options.map((option) => `– ${optionText(option)}`));
   if (standing.decision.noteFor) lines.push(`Please note ${longDate(standing.decision.noteFor)} in your calendar.`);
