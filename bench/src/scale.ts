@@ -2,6 +2,7 @@ import { answerTable } from '@sounding/core/diagnosis/answerTable.ts';
 import type { DiagnosticModel, ModelFinding } from '@sounding/core/diagnosis/model.ts';
 import { findPair } from '@sounding/core/diagnosis/pairs.ts';
 import { posterior, posteriorOf, termsOf, type Reading } from '@sounding/core/diagnosis/posterior.ts';
+import { openFindings } from '@sounding/core/diagnosis/openFindings.ts';
 import { rankQuestions } from '@sounding/core/diagnosis/questions.ts';
 import { stakesOf } from '@sounding/core/diagnosis/stakes.ts';
 import { ACTS, UNLISTED } from '@sounding/core/edition/edition.ts';
@@ -64,7 +65,7 @@ export function timesAt(causes: number, findings: number): ScaleTimes {
     (sum, f) => sum + f.table.own.byteLength + f.table.speakers.byteLength + f.table.placeOf.byteLength + f.background.byteLength,
     0,
   );
-  const rankMs = timed(31, () => void rankQuestions(model, standing, new Set(), 'caller-looked', stakes));
+  const rankMs = timed(31, () => void rankQuestions(openFindings(model, 'caller-looked'), standing, 'caller-looked', stakes));
   const readMs = timed(31, () => {
     let sum = 0;
     for (const { table } of model.findings) for (let i = 0; i < table.own.length; i++) sum += table.own[i]!;

@@ -6,6 +6,7 @@ import { fitModel, type CaseTable } from '@sounding/core/diagnosis/learn.ts';
 import { fitOneDependence } from '@sounding/core/diagnosis/oneDependence.ts';
 import type { DiagnosticModel } from '@sounding/core/diagnosis/model.ts';
 import { entropyBits, normalise, posterior, type Reading } from '@sounding/core/diagnosis/posterior.ts';
+import { openFindings } from '@sounding/core/diagnosis/openFindings.ts';
 import { rankQuestions } from '@sounding/core/diagnosis/questions.ts';
 import { generator, shuffled } from '@sounding/core/numbers/random.ts';
 
@@ -52,12 +53,12 @@ export function firstChoice(model: DiagnosticModel, readings: Reading[]): string
 /** Asks the question worth most, reads its answer from the row, and says after each whether the first choice is right. */
 export function askStepwise(model: DiagnosticModel, table: CaseTable, row: CaseTable['rows'][number], steps: number): boolean[] {
   const readings: Reading[] = [];
-  const asked = new Set<string>();
+  const asked: string[] = [];
   const right: boolean[] = [];
   for (let step = 0; step < steps; step++) {
-    const question = rankQuestions(model, posterior(model, readings), asked, 'laboratory')[0];
+    const question = rankQuestions(openFindings(model, 'laboratory', { readings, unanswered: asked }), posterior(model, readings), 'laboratory')[0];
     if (question) {
-      asked.add(question.finding);
+      asked.push(question.finding);
       readings.push(...readingsOf(table, row, new Set([question.finding])));
     }
     right.push(firstChoice(model, readings) === row.label);

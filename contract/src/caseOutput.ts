@@ -23,7 +23,7 @@ export const caseOutput = z.strictObject({
       probability: z.number().min(0).max(1),
     }),
   ),
-  next: z.array(z.strictObject({ finding: z.string(), ask: z.string(), bits: z.number().min(0), seconds: z.number() })),
+  next: z.array(z.strictObject({ finding: z.string(), ask: z.string(), bits: z.number().min(0), seconds: z.number(), again: z.boolean() })),
   enough: z.boolean(),
   decision: z.strictObject({ act: z.enum(ACTS), why: z.string() }),
   care: z.array(z.strictObject({ plant: z.string(), topic: z.string(), answer: z.string() })),

@@ -5,6 +5,7 @@ import { evidenceFor, unexplainedBy, type Evidence } from '../diagnosis/evidence
 import { learnFrom, type Learned } from '../diagnosis/learning.ts';
 import { modelForSituation, type DiagnosticModel } from '../diagnosis/model.ts';
 import { contradictions, overturnings, type Overturning } from '../diagnosis/overturn.ts';
+import { openFindings } from '../diagnosis/openFindings.ts';
 import { findPair, type Pair } from '../diagnosis/pairs.ts';
 import { posteriorOf, termsOf, type Reading } from '../diagnosis/posterior.ts';
 import { rankQuestions, whyAsk, type RankedQuestion, type Reason } from '../diagnosis/questions.ts';
@@ -82,7 +83,7 @@ export interface Standing {
 }
 
 /** Raised whenever the same readings and edition could give another standing. */
-export const ENGINE_VERSION = '2.3.0';
+export const ENGINE_VERSION = '2.4.0';
 
 const UNLISTED_NAME = 'Something not on our list';
 /** Evidence is worked out for as many candidates as anyone will look at. */
@@ -190,7 +191,9 @@ export class Consultant {
       (id) => ({ act: acts.get(id) ?? 'refer', notifiable: this.causes.get(id)?.notifiable ?? false }),
       this.edition.losses,
     );
-    const questions = rankQuestions(model, probabilities, answered, channel, stakes);
+    const open = openFindings(model, channel, input);
+    const questions = rankQuestions(open, probabilities, channel, stakes);
+    const asOpen = new Map(open.map(({ finding }) => [finding.id, finding]));
     const leader = candidates[0];
     const leading = (leader && this.causes.get(leader.cause)) ?? null;
     const circumstances = known(leading);
@@ -200,7 +203,7 @@ export class Consultant {
     return {
       candidates,
       questions,
-      reasons: questions.slice(0, WITH_REASONS).map((q) => whyAsk(model, probabilities, q.finding, channel, stakes)),
+      reasons: questions.slice(0, WITH_REASONS).map((q) => whyAsk(model, probabilities, asOpen.get(q.finding)!, channel, stakes)),
       enough: enoughToAnswer(
         candidates.map((c) => ({ probability: c.probability, act: c.act, listed: c.cause !== UNLISTED })),
         questions,

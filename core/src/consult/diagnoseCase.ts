@@ -23,7 +23,8 @@ export interface CaseDiagnosis {
   notUnderstood: string[];
   claims: { cause: string; from: string }[];
   differential: { cause: string; name: string; latin?: string; also: string[]; kind: CauseKind; probability: number }[];
-  next: { finding: string; ask: string; bits: number; seconds: number }[];
+  /** `again`: a second look at what has been told unasked. */
+  next: { finding: string; ask: string; bits: number; seconds: number; again: boolean }[];
   enough: boolean;
   decision: { act: Act; why: string };
   care: { plant: string; topic: string; answer: string }[];
@@ -103,6 +104,7 @@ export class CaseReader {
         ask: this.edition.findings.find((f) => f.id === q.finding)?.ask ?? q.finding,
         bits: Number(q.bits.toFixed(4)),
         seconds: q.seconds,
+        again: q.again,
       })),
       enough: standing.enough.enough,
       decision: { act: standing.decision.act, why: standing.decision.why },

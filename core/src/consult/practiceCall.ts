@@ -97,18 +97,21 @@ export class PracticeDesk {
     const opening = this.understander.understand([call.opening]);
     const named = call.host === null ? null : this.understander.resolvePlant(call.host);
     const plant = named ?? opening.host ?? this.understander.understand(call.facts).host;
+    const left = new Map(call.facts.map((fact) => [fact, this.readings([fact])]));
+    const readings = evidenceIn(opening);
+    // who is not there cannot look again: what was told and no fact speaks of is not asked about
+    const inFacts = new Set([...left.values()].flat().map(({ finding }) => finding));
     const start: ConsultInput = {
       host: plant?.id ?? null,
       date: call.date,
       climate: call.climate,
       hemisphere: call.hemisphere,
       setting: 'phone',
-      readings: evidenceIn(opening),
-      unanswered: [],
+      readings,
+      unanswered: readings.map(({ finding }) => finding).filter((finding) => !inFacts.has(finding)),
       weather: null,
     };
     const expected = this.names.forPractice([...(call.cause === null ? [] : [call.cause]), ...call.also]);
-    const left = new Map(call.facts.map((fact) => [fact, this.readings([fact])]));
     const talk = interview(
       this.consultant,
       start,

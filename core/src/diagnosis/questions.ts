@@ -1,7 +1,7 @@
 import { ACTS, TRUTHS, type Act, type Channel } from '../edition/edition.ts';
-import { shareOfItsOwn } from './families.ts';
-import { chanceOf, mapColumns, type AnswerTable } from './answerTable.ts';
+import { chanceOf, type AnswerTable } from './answerTable.ts';
 import type { DiagnosticModel, ModelFinding } from './model.ts';
+import type { OpenFinding } from './openFindings.ts';
 import { entropyBits, reliabilityOf } from './posterior.ts';
 import { bestAdvice, leastLoss, riskOf, type Stakes } from './stakes.ts';
 
@@ -12,6 +12,8 @@ export interface RankedQuestion {
   /** Expected drop in the loss of the advice given afterwards, in points of the loss table; 0 without stakes. */
   worth: number;
   seconds: number;
+  /** It has been told unasked or unsurely; this asks for a closer look. */
+  again: boolean;
   /** What it is ranked by: worth for the second, or bits where nothing is at stake. */
   perSecond: number;
   /** P(answer) as things stand, in the finding's own order. */
@@ -20,6 +22,8 @@ export interface RankedQuestion {
 
 /** What any question costs besides its own seconds: the turn of talk, the walk to the plant. Keeps trivialities from beating real questions. */
 const OVERHEAD_SECONDS = 20;
+/** What it costs besides to ask people for what they have said already. Elicited. */
+const PATIENCE_SECONDS = 10;
 /** Causes less likely than this are not named as a reason to ask. */
 const NEGLIGIBLE = 1e-4;
 /** Points a bit counts for besides: the tie-break, and what keeps a talk going whose advice is settled but whose name is not. */
@@ -127,30 +131,6 @@ function weigh(finding: ModelFinding, r: number, outlook: Outlook, stakes: Stake
   return { bits: Math.max(0, outer - inner), after, marginal };
 }
 
-/** The finding as it still speaks when kin of it have been answered: likelihood ratios against the background to the power of `own`. */
-function tempered(finding: ModelFinding, own: number): ModelFinding {
-  const { background } = finding;
-  const table = mapColumns(finding.table, (column) => {
-    const powered = column.map((chance, a) => {
-      const general = background[a] ?? 0;
-      return general > 0 ? general * (chance / general) ** own : 0;
-    });
-    const sum = powered.reduce((total, x) => total + x, 0);
-    return powered.map((x) => x / (sum || 1));
-  });
-  return { ...finding, table };
-}
-
-/** Kept so that a finding whose kin were answered is worked out once a model. */
-const temperedFindings = new WeakMap<ModelFinding, ModelFinding>();
-
-function asItStillSpeaks(finding: ModelFinding, kinAnswered: boolean): ModelFinding {
-  if (!kinAnswered) return finding;
-  const known = temperedFindings.get(finding) ?? tempered(finding, shareOfItsOwn(true));
-  temperedFindings.set(finding, known);
-  return known;
-}
-
 /** Mutual information between the cause and the report on one finding, in bits: H(report) − Σ p(c)·H(report | c). Exact. */
 export function expectedBits(finding: ModelFinding, standing: Float64Array, channel: Channel): { bits: number; answerProbabilities: number[] } {
   const r = reliabilityOf(finding, channel);
@@ -173,35 +153,25 @@ export function expectedBits(finding: ModelFinding, standing: Float64Array, chan
 /**
  * All questions still open, best first: the greatest expected drop in expected loss for each second of the caller's time (value of
  * information, Howard 1966), bits where nothing is at stake.
- * @param answered findings that have a reading, or were asked and could not be answered
+ * @param open the findings that can be asked about through `channel`
  */
 export function rankQuestions(
-  model: DiagnosticModel,
+  open: readonly OpenFinding[],
   standing: Float64Array,
-  answered: ReadonlySet<string>,
   channel: Channel = 'caller-looked',
   stakes: Stakes | null = null,
 ): RankedQuestion[] {
   const outlook = outlookOf(standing, stakes);
   const scratch = new Float64Array(TRUTHS.length);
   const risk = stakes ? riskOf(stakes, standing) : 0;
-  const families = new Set(model.findings.flatMap((finding) => (finding.family && answered.has(finding.id) ? [finding.family] : [])));
-  const ranked: RankedQuestion[] = [];
-  for (const finding of model.findings) {
-    if (finding.seconds === null || answered.has(finding.id)) continue;
-    const spoken = asItStillSpeaks(finding, finding.family !== undefined && families.has(finding.family));
-    const { bits, after, marginal } = weigh(spoken, reliabilityOf(finding, channel), outlook, stakes, scratch);
+  const ranked = open.map(({ finding, again }): RankedQuestion => {
+    const { bits, after, marginal } = weigh(finding, reliabilityOf(finding, channel), outlook, stakes, scratch);
     const worth = stakes ? Math.max(0, risk - after) : 0;
     const gain = stakes ? worth + POINTS_A_BIT * bits : bits;
-    ranked.push({
-      finding: finding.id,
-      bits,
-      worth,
-      seconds: finding.seconds,
-      perSecond: gain / (finding.seconds + OVERHEAD_SECONDS),
-      answerProbabilities: marginal,
-    });
-  }
+    const seconds = finding.seconds ?? 0;
+    const overhead = again ? OVERHEAD_SECONDS + PATIENCE_SECONDS : OVERHEAD_SECONDS;
+    return { finding: finding.id, bits, worth, seconds, again, perSecond: gain / (seconds + overhead), answerProbabilities: marginal };
+  });
   return ranked.sort((a, b) => b.perSecond - a.perSecond || b.bits - a.bits || a.finding.localeCompare(b.finding));
 }
 
@@ -217,9 +187,7 @@ export interface Reason {
 const WORTH_NAMING = 0.06;
 
 /** What the answers of one question would do to the leader and to the advice. */
-export function whyAsk(model: DiagnosticModel, standing: Float64Array, findingId: string, channel: Channel, stakes: Stakes): Reason {
-  const finding = model.findings[model.findingIndex.get(findingId) ?? -1];
-  if (!finding) return { splits: [], changes: null };
+export function whyAsk(model: DiagnosticModel, standing: Float64Array, finding: ModelFinding, channel: Channel, stakes: Stakes): Reason {
   const r = reliabilityOf(finding, channel);
   const live = [...standing.keys()].filter((c) => (standing[c] ?? 0) > NEGLIGIBLE);
   const byTruth = new Float64Array(TRUTHS.length);

@@ -7,6 +7,7 @@ import { evidenceFor, evidenceWord, unexplainedBy } from './evidence.ts';
 import { fitModel, type CaseTable } from './learn.ts';
 import { modelForSituation } from './model.ts';
 import { entropyBits, posterior, termsOf, type Reading } from './posterior.ts';
+import { openFindings } from './openFindings.ts';
 import { expectedBits, rankQuestions } from './questions.ts';
 import { soundingLine } from './sounding.ts';
 
@@ -28,14 +29,27 @@ describe('questions', () => {
     }
   });
   it('leaves out what was asked and what cannot be asked on the telephone', () => {
-    const ids = rankQuestions(model, posterior(model, []), new Set(['coating'])).map((q) => q.finding);
+    const ids = rankQuestions(openFindings(model, 'caller-looked', { readings: [], unanswered: ['coating'] }), posterior(model, [])).map(
+      (q) => q.finding,
+    );
     expect(ids).not.toContain('coating');
     expect(ids).not.toContain('test');
     expect(ids).toContain('holes');
   });
+  it('asks for a second look at what was told unasked, until somebody has looked or it was told twice', () => {
+    const asks = (...readings: Reading[]) =>
+      openFindings(model, 'caller-looked', { readings, unanswered: [] }).flatMap(({ finding, again }) => (again ? [finding.id] : []));
+    const holes = (channel: Reading['channel']): Reading => ({ finding: 'holes', answer: 'some', channel });
+    expect(asks(holes('caller'))).toEqual(['holes']);
+    expect(asks(holes('caller'), holes('caller'), holes('caller-unsure'))).toEqual([]);
+    expect(asks(holes('caller'), holes('caller-looked'))).toEqual([]);
+    expect(openFindings(model, 'caller-looked', { readings: [holes('caller')], unanswered: ['holes'] }).map((o) => o.finding.id)).not.toContain(
+      'holes',
+    );
+  });
   it('ranks by bits for the second, not by bits alone', () => {
     const slow = { ...model, findings: model.findings.map((f) => (f.id === 'coating' ? { ...f, seconds: 100_000 } : f)) };
-    expect(rankQuestions(slow, posterior(slow, []), new Set()).at(-1)?.finding).toBe('coating');
+    expect(rankQuestions(openFindings(slow, 'caller-looked'), posterior(slow, [])).at(-1)?.finding).toBe('coating');
   });
 });
 
@@ -79,7 +93,7 @@ describe('sounding line', () => {
 
 describe('enough', () => {
   const candidate = (probability: number, act: 'leave' | 'contact' = 'leave', listed = true) => ({ probability, act, listed });
-  const useful = [{ finding: 'x', bits: 0.5, worth: 0, seconds: 5, perSecond: 0.1, answerProbabilities: [] }];
+  const useful = [{ finding: 'x', bits: 0.5, worth: 0, seconds: 5, again: false, perSecond: 0.1, answerProbabilities: [] }];
   it('is never so before anything was read', () =>
     expect(enoughToAnswer([candidate(0.99)], useful, 0)).toEqual({ enough: false, because: 'no-readings' }));
   it('is so when one cause stands out, at 0.85 and not below', () => {

@@ -166,6 +166,8 @@ interface Props {
   askPlant: boolean;
   /** What was noted when the call came in, while nothing has been taken in yet. */
   opening: string;
+  /** What was taken before of the finding asked about, in words: the question is then for a second look. */
+  takenBefore: string | null;
   draft: string;
   heard: Heard | null;
   onDraft: (text: string) => void;
@@ -179,7 +181,7 @@ interface Props {
 
 /** Always in sight: the one question to read out, its answers on the number keys, and the line the words go in. */
 export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
-  { edition, standing, finding, place, askPlant, opening, draft, heard, onDraft, onSense, onKeyDown, onAnswer, onReply, test },
+  { edition, standing, finding, place, askPlant, opening, takenBefore, draft, heard, onDraft, onSense, onKeyDown, onAnswer, onReply, test },
   entry,
 ) {
   const { enough } = standing;
@@ -219,8 +221,9 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
       ) : finding && question && !(enough.enough && place === 0) ? (
         <Ask>
           <Question>{finding.ask}</Question>
-          {(finding.check ?? test) && (
+          {(takenBefore ?? finding.check ?? test) && (
             <Note>
+              {takenBefore && <b>A second look: only told so far is “{takenBefore}”. </b>}
               {finding.check}{' '}
               {test && (
                 <Link to={test.href}>

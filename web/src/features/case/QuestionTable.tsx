@@ -74,6 +74,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const open = standing?.questions ?? [];
   const next = open[Math.min(place, open.length - 1)];
   const finding: Finding | null = edition?.findings.find((f) => f.id === next?.finding) ?? null;
+  const before = next?.again ? weighed.filter((r) => r.finding === next.finding).at(-1) : undefined;
   const askPlant = question.hostId === null && place === 0 && standing?.enough.enough !== true;
   const asked = finding && !askPlant && answersQuestion(draft) ? finding.ask : null;
   const read = useHeard(edition, draft, asked, question.hostId);
@@ -228,6 +229,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
           place={place}
           askPlant={askPlant}
           opening={opening}
+          takenBefore={before && edition ? readingText(edition, before.finding, before.answer) : null}
           draft={draft}
           heard={heard}
           onDraft={setDraft}

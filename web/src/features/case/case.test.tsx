@@ -119,6 +119,7 @@ describe('dock', () => {
     place: 0,
     askPlant: false,
     opening: '',
+    takenBefore: null,
     draft: '',
     heard: null,
     onDraft: () => undefined,
@@ -139,6 +140,10 @@ describe('dock', () => {
   it('leads to the cards of the test that settles the question', () => {
     renderInk(<Dock {...props} test={{ name: 'Scratch test', href: '/bench/tests/scratch' }} />);
     expect(screen.getByRole('link', { name: /Scratch test, step by step/ }).getAttribute('href')).toBe('/bench/tests/scratch');
+  });
+  it('says what was told before, when it asks for a second look', () => {
+    renderInk(<Dock {...props} takenBefore="frost: yes" />);
+    expect(screen.getByText(/A second look: only told so far is “frost: yes”/)).toBeTruthy();
   });
   it('asks for the plant before anything else', () => {
     renderInk(<Dock {...props} askPlant />);
@@ -201,6 +206,7 @@ describe('answers on the keys', () => {
     finding: long.id,
     bits: 1,
     seconds: 5,
+    again: false,
     worth: 1,
     perSecond: 0.2,
     answerProbabilities: long.answers.map((_, i) => (i >= 10 ? 0.1 : 0)),
