@@ -67,6 +67,8 @@ const SAYS_NO =
 const ANSWER_WORD = /^(yes|yeah|yep|aye|yup|no|nope|nah|definitely|certainly|absolutely|correct)$/i;
 /** "Is it dying?" is a worry, not something seen. */
 const WONDERS = /^(is|are|was) (it|this|that|they|these)\b|^(could|will|would|can|might) (it|this|that|they)\b|^(should|do|does|shall) (i|we)\b/;
+/** What a question begins with before the thing it asks for: "are there any insects" – "no" says "no insects". */
+const ASKS_WHETHER = /^.*?\b(any|some)\s+/i;
 const UNKNOWN_ANSWER =
   /\b(do not know|don'?t know|no idea|not sure|could ?n[o']?t (say|tell)|can ?no?t (say|tell)|have ?n[o']?t (looked|checked))\b/i;
 
@@ -413,6 +415,7 @@ export class Understander {
     if (!affirmed && !denied) return own.readings.length > 0 ? own : this.inTheLightOf(ask, say, own);
     const settled = asked ? this.settled(asked, affirmed) : null;
     const meant = asked ? (settled === null ? [] : [{ finding: asked.id, answer: settled }]) : this.bySense(ask, affirmed);
+    if (!asked && denied && meant.length === 0) meant.push(...this.read(`no ${ask.replace(ASKS_WHETHER, '').replace('?', '')}`, 'caller').readings);
     const channel: Channel = /\b(a bit|maybe|i think|perhaps|sort of|probably)\b/i.test(say) ? 'caller-unsure' : 'caller';
     const fromQuestion = meant
       .filter(({ finding }) => !own.readings.some((reading) => reading.finding === finding))
