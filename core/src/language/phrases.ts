@@ -60,6 +60,8 @@ export interface PhraseMatch<T> {
   /** Indexes of the tokens used, ascending. */
   at: number[];
   score: number;
+  /** A fixed saying, word for word: it carries its own sense. */
+  saying: boolean;
 }
 
 const fitsWord = (term: Term, { word, stem }: { word: string; stem: string }): boolean =>
@@ -202,7 +204,12 @@ export class PhraseBook<T> {
         if (!at || isSpoilt(phrase, tokens, at)) continue;
         const spread = where[at[at.length - 1]!]! - where[at[0]!]! + 1 - at.length;
         const said = at.reduce((sum, index) => sum + this.telling(tokens[index]!), 0);
-        found.push({ value: phrase.value, at, score: said + (phrase.nearness === 'loose' ? 0 : 0.25) - 0.05 * Math.max(0, spread) });
+        found.push({
+          value: phrase.value,
+          at,
+          score: said + (phrase.nearness === 'loose' ? 0 : 0.25) - 0.05 * Math.max(0, spread),
+          saying: phrase.nearness === 'adjacent' && at.length > 2,
+        });
       }
     });
     return found;

@@ -237,7 +237,7 @@ export class Understander {
       return spokenAt.length > 0 && spokenAt.every((i) => i < from || i > to);
     };
     const fitsOrgan = (match: PhraseMatch<Meaning>): boolean => {
-      if (match.value.kind !== 'finding') return true;
+      if (match.value.kind !== 'finding' || match.saying) return true;
       const { organ, kind } = match.value.finding;
       if (kind !== 'symptom') return true; // a creature or a fungus may sit anywhere
       const spoken = organs[tokens[match.at[0]!]!.clause];
