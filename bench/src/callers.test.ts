@@ -24,23 +24,33 @@ describe('simulated callers', () => {
 });
 
 describe('the corpus', () => {
-  const lines = loadCorpus();
+  const mending = loadCorpus('readings');
+  const aside = loadCorpus('readings-aside');
+  const lines = [...mending, ...aside];
   const edition = JSON.parse(readFileSync(new URL('../../knowledge/dist/edition.json', import.meta.url), 'utf8')) as Edition;
-  it('has at least 400 statements, a third put aside', () => {
-    expect(lines.length).toBeGreaterThanOrEqual(400);
-    expect(lines.filter((line) => line.aside).length).toBe(Math.floor(lines.length / 3));
+  it('has at least 400 statements, and a third as many put aside that are none of the others', () => {
+    expect(mending.length).toBeGreaterThanOrEqual(400);
+    expect(aside.length).toBeGreaterThanOrEqual(400 / 3);
+    const said = new Set(mending.map(({ say }) => say));
+    expect(aside.filter(({ say }) => said.has(say))).toEqual([]);
   });
   it('asks only for readings the edition has', () => {
     const known = new Set(edition.findings.flatMap((f) => f.answers.map((a) => `${f.id}=${a.id}`)));
-    expect(lines.flatMap((line) => line.readings).filter((reading) => !known.has(reading))).toEqual([]);
+    expect(lines.flatMap(({ readings, may }) => [...readings, ...may]).filter((reading) => !known.has(reading))).toEqual([]);
   });
   it('scores a reader that reads nothing as reading nothing', () => {
     const mute = { understand: () => ({ readings: [] }) } as unknown as Understander;
     expect(scoreCorpus(mute, lines)).toMatchObject({ precision: 0, recall: 0 });
   });
+  it('counts a reading that may be taken neither way', () => {
+    const sticky = { understand: () => ({ readings: [{ finding: 'honeydew', answer: 'sticky' }] }) } as unknown as Understander;
+    const line = { say: 'sticky', readings: [], may: ['honeydew=sticky'] };
+    expect(scoreCorpus(sticky, [line])).toMatchObject({ precision: 0, recall: 0, wrong: [] });
+    expect(scoreCorpus(sticky, [{ ...line, may: [] }]).wrong).toHaveLength(1);
+  });
   it('is read at least as well as when it was last measured', () => {
-    const score = scoreCorpus(new Understander(edition), lines);
+    const score = scoreCorpus(new Understander(edition), mending);
     expect(score.recall).toBeGreaterThan(0.93);
-    expect(score.precision).toBeGreaterThan(0.8);
+    expect(score.precision).toBeGreaterThan(0.9);
   });
 });
