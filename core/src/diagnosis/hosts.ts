@@ -31,13 +31,18 @@ const STRAY = 0.05;
 
 const generalists = new WeakMap<Edition, ReadonlySet<string>>();
 
+/** A cause of one kind of plant (succulents, palms) belongs to that kind, of however many families. */
+const isOfOneKind = ({ hosts: { include } }: Cause): boolean => include.length === 1 && 'group' in include[0]!;
+
 /** Causes of an edition, by id, that are at home on so many families that a host nobody wrote down is no surprise: damping-off on a jacaranda. */
 function generalistsOf(edition: Edition): ReadonlySet<string> {
   const known = generalists.get(edition);
   if (known) return known;
   const families = ({ hosts }: Cause) => new Set(edition.plants.filter((p) => hosts.include.some((entry) => selects(entry, p))).map((p) => p.family));
   const found = new Set(
-    edition.causes.filter((cause) => cause.kind !== 'normal' && families(cause).size >= FAMILIES_OF_A_GENERALIST).map(({ id }) => id),
+    edition.causes
+      .filter((cause) => cause.kind !== 'normal' && !isOfOneKind(cause) && families(cause).size >= FAMILIES_OF_A_GENERALIST)
+      .map(({ id }) => id),
   );
   generalists.set(edition, found);
   return found;

@@ -56,6 +56,12 @@ describe('hosts nobody wrote down', () => {
     expect(strayWeight(rot, bean!, edition)).toBeGreaterThan(0);
     expect(strayWeight(rot, null, edition)).toBe(0);
   });
+  it('keeps what befalls one kind of plant to that kind, of however many families', () => {
+    const { rot, edition } = rotOn(5);
+    const ofOneKind = { ...rot, hosts: { include: [{ group: 'succulent', weight: 1 }], exclude: [] } };
+    const plants = edition.plants.map((plant) => (plant.id === oak!.id ? plant : { ...plant, groups: ['succulent'] }));
+    expect(strayWeight(ofOneKind, oak!, { ...edition, plants, causes: [ofOneKind] })).toBe(0);
+  });
   it('never lets a normal state of many plants stray to one that has no such thing', () => {
     const { rot, edition } = rotOn(5);
     const bloom = { ...rot, kind: 'normal' as const };

@@ -220,10 +220,10 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
         </Ask>
       ) : finding && question && !(enough.enough && place === 0) ? (
         <Ask>
-          <Question>{finding.ask}</Question>
+          <Question>{takenBefore ? `Told: “${takenBefore}”. Is it so when they look again?` : finding.ask}</Question>
           {(takenBefore ?? finding.check ?? test) && (
             <Note>
-              {takenBefore && <b>A second look: only told so far is “{takenBefore}”. </b>}
+              {takenBefore && `${finding.ask} `}
               {finding.check}{' '}
               {test && (
                 <Link to={test.href}>

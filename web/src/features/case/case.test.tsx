@@ -143,7 +143,8 @@ describe('dock', () => {
   });
   it('says what was told before, when it asks for a second look', () => {
     renderInk(<Dock {...props} takenBefore="frost: yes" />);
-    expect(screen.getByText(/A second look: only told so far is “frost: yes”/)).toBeTruthy();
+    expect(screen.getByText('Told: “frost: yes”. Is it so when they look again?')).toBeTruthy();
+    expect(screen.getByText(/what about frost/)).toBeTruthy();
   });
   it('asks for the plant before anything else', () => {
     renderInk(<Dock {...props} askPlant />);
