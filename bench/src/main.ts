@@ -6,7 +6,7 @@ import { fileURLToPath } from 'node:url';
 import Papa from 'papaparse';
 import { PracticeDesk, type PracticeCall } from '@sounding/core/consult/practiceCall.ts';
 import { Consultant } from '@sounding/core/consult/consult.ts';
-import { calibrationError, reliability, type Stated } from '@sounding/core/diagnosis/calibration.ts';
+import { calibrationByChance, calibrationError, reliability, type Stated } from '@sounding/core/diagnosis/calibration.ts';
 import type { CaseTable } from '@sounding/core/diagnosis/learn.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { Understander } from '@sounding/core/language/understand.ts';
@@ -28,7 +28,7 @@ const STEPS = 10;
 const SEED = 1980;
 const CALLERS_A_CAUSE = 6;
 const WORST = 12;
-const CALIBRATION_CALLERS = 1500;
+const CALIBRATION_CALLERS = 4000;
 const LEFT_OUT = 60;
 const percent = (x: number) => `${(100 * x).toFixed(1)} %`;
 const say = (line: string) => process.stdout.write(`${line}\n`);
@@ -59,7 +59,9 @@ function withR(table: CaseTable, folds: readonly number[]): { nb: number; rpart:
 }
 
 function reliabilityLines(stated: readonly Stated[]): void {
-  say(`  expected calibration error ${calibrationError(stated).toFixed(3)} (aim 0.03); said, was, cases:`);
+  say(
+    `  expected calibration error ${calibrationError(stated).toFixed(3)} (aim 0.03; by chance alone ${calibrationByChance(stated).toFixed(3)}); said, was, cases:`,
+  );
   for (const { said, was, cases } of reliability(stated))
     say(`    ${percent(said).padStart(7)} ${percent(was).padStart(8)} ${String(cases).padStart(6)}  ${'='.repeat(Math.round(was * 40))}`);
 }

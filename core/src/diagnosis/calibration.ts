@@ -30,6 +30,16 @@ export function calibrationError(stated: readonly Stated[], bins = 10): number {
   return reliability(stated, bins).reduce((sum, bin) => sum + (bin.cases / stated.length) * Math.abs(bin.said - bin.was), 0);
 }
 
+/**
+ * The error that a forecaster without any would show on as many cases by mere chance: in each bin the mean distance of a normal deviate
+ * with the spread of its cases (the thought behind consistency bars: Bröcker & Smith 2007).
+ */
+export function calibrationByChance(stated: readonly Stated[], bins = 10): number {
+  const spread = new Float64Array(bins);
+  for (const { probability } of stated) spread[Math.min(bins - 1, Math.floor(probability * bins))]! += probability * (1 - probability);
+  return spread.reduce((sum, variance) => sum + Math.sqrt((2 / Math.PI) * variance), 0) / Math.max(1, stated.length);
+}
+
 /** Log weights spread or sharpened: above 1 the more cautious. */
 export const atTemperature = (log: Float64Array, temperature: number): Float64Array => normalise(log.map((x) => x / temperature));
 

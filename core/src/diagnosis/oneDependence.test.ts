@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { atTemperature, calibrationError, fitTemperature, reliability } from './calibration.ts';
+import { generator } from '../numbers/random.ts';
+import { atTemperature, calibrationByChance, calibrationError, fitTemperature, reliability } from './calibration.ts';
 import type { CaseTable } from './learn.ts';
 import { fitOneDependence } from './oneDependence.ts';
 import { normalise } from './posterior.ts';
@@ -46,6 +47,15 @@ describe('calibration', () => {
   it('is nothing where seven in ten of what was called 70 % is so', () => expect(calibrationError(said(0.7, 7, 3))).toBeCloseTo(0, 12));
   it('weighs the distance of each bin by its cases', () =>
     expect(calibrationError([...said(0.95, 5, 5), ...said(0.55, 55, 45)])).toBeCloseTo((10 * 0.45 + 100 * 0) / 110, 12));
+  it('is not nothing by chance alone: as much as forecasters show whose cases come true as they say', () => {
+    const random = generator(3);
+    const stated = Array.from({ length: 800 }, () => ({ probability: random(), right: false }));
+    const drawn = Array.from({ length: 300 }, () => calibrationError(stated.map((one) => ({ ...one, right: random() < one.probability }))));
+    const mean = drawn.reduce((sum, error) => sum + error, 0) / drawn.length;
+    expect(calibrationByChance(stated)).toBeGreaterThan(0.95 * mean);
+    expect(calibrationByChance(stated)).toBeLessThan(1.05 * mean);
+    expect(calibrationByChance([])).toBe(0);
+  });
   it('has half-open bins, and the last one takes in certainty', () => {
     expect(reliability([...said(0.1, 1, 0), ...said(1, 1, 0)]).map(({ from }) => from)).toEqual([0.1, 0.9]);
   });
