@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { join } from 'node:path';
 import type {
   Cause,
   CauseRate,
@@ -39,6 +40,7 @@ import {
   type FormRow,
   type SharedOptionRow,
 } from './schema.ts';
+import { toldByCause } from './told.ts';
 import type { z } from 'zod';
 
 /** The name under which editions of this knowledge are published; the digest of the contents is added. */
@@ -385,6 +387,8 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
     sources: sources.map(({ id, cite }) => ({ id, cite })),
     schools: schools.map(({ id, question, views, ours, mark }) => ({ id, question, views, ours, mark })),
   };
+  const told = toldByCause(join(root, '../callers/practice.jsonl'), { version: EDITION_NAME, ...contents }, complaints);
+  contents.causes = contents.causes.map((cause) => ({ ...cause, ...(told.has(cause.id) ? { told: told.get(cause.id)! } : {}) }));
   const digest = createHash('sha256').update(JSON.stringify(contents)).digest('hex').slice(0, 8);
   const placesOf = (rows: Placed<{ id: string }>[]) => new Map(rows.map((row) => [row.id, row.place]));
   const places = { causes: placesOf(causes), plants: placesOf(plants), findings: placesOf(findings), inspections: placesOf(inspections) };

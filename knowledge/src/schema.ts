@@ -235,6 +235,15 @@ export const causeRow = z.strictObject({
 /** How callers put a cause, and what else it is called. */
 export const heardRow = z.strictObject({ id, heard: z.string().min(20), also: words });
 
+/** What is read of a practice call for its words; docs/formats.md has the whole of it. */
+export const toldCall = z.object({
+  opening: z.string(),
+  host: z.string().nullish(),
+  facts: z.array(z.object({ say: z.string() })).default([]),
+  cause: z.string().nullish(),
+  also: z.array(z.string()).default([]),
+});
+
 /** `verbs` are what a caller asks whether, when or how to do: "should I … cut". */
 export const careTopicRow = z.strictObject({
   id,

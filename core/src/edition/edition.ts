@@ -212,6 +212,8 @@ export interface Cause extends Provenance {
   story: string;
   /** How callers put it, in whole phrases of their own; see language/likeness.ts. */
   heard?: string[];
+  /** Further words of callers whose cause was known, each once. */
+  told?: string;
   commonness: Commonness;
   hosts: { include: HostWeight[]; exclude: HostSelector[] };
   /** Climates it belongs to; empty = all. Elsewhere it is unusual, not impossible. */

@@ -1,0 +1,43 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
+import type { Complaint } from './read.ts';
+import { toldByCause } from './told.ts';
+
+const [mildew, beetle] = smallEdition.causes;
+let folder = '';
+beforeAll(() => void (folder = mkdtempSync(join(tmpdir(), 'told-'))));
+afterAll(() => rmSync(folder, { recursive: true }));
+
+function told(lines: unknown[], complaints: Complaint[] = []): Map<string, string> {
+  const file = join(folder, 'calls.jsonl');
+  writeFileSync(file, lines.map((line) => `${typeof line === 'string' ? line : JSON.stringify(line)}\n`).join(''));
+  const edition = { ...smallEdition, causes: smallEdition.causes.map((cause) => (cause === mildew ? { ...cause, heard: ['spilt talcum'] } : cause)) };
+  return toldByCause(file, edition, complaints);
+}
+
+describe('what practice calls teach of the words for a cause', () => {
+  it('takes what was said, opening and answers, each word once and without what is known already', () => {
+    const call = { opening: 'Talcum all over, talcum and custard', facts: [{ ask: 'Does it rub off?', say: 'custard smears' }], cause: mildew!.name };
+    const words = told([call, call]).get(mildew!.id)!.split(' ');
+    expect(words).toEqual(expect.arrayContaining(['custard', 'smears']));
+    expect(words.filter((word) => word === 'custard')).toHaveLength(1);
+    expect(words).not.toContain('talcum');
+    expect(words).not.toContain('rub');
+  });
+  it('teaches nothing by a call whose cause is not known, or has none', () =>
+    expect(told([{ opening: 'zorble everywhere', cause: 'no such thing' }, { opening: 'when do I prune' }]).size).toBe(0));
+  it('teaches the cause that befalls the plant spoken of', () => {
+    const [plant] = smallEdition.plants;
+    const names = { opening: 'zorble', host: plant!.id, cause: mildew!.name, also: [beetle!.name] };
+    expect([...told([names]).keys()]).toEqual([mildew!.id]);
+  });
+  it('names the line of a call it cannot read', () => {
+    const complaints: Complaint[] = [];
+    told([{ opening: 'zorble', cause: mildew!.name }, { cause: mildew!.name }, 'not JSON'], complaints);
+    expect(complaints.map(({ line }) => line)).toEqual([2, 3]);
+  });
+  it('is empty where a folder has no calls', () => expect(toldByCause(join(folder, 'none.jsonl'), smallEdition, []).size).toBe(0));
+});

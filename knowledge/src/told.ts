@@ -1,0 +1,72 @@
+import { existsSync, readFileSync } from 'node:fs';
+import { CauseNames } from '@sounding/core/consult/causeNames.ts';
+import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
+import type { Cause, Edition, Plant } from '@sounding/core/edition/edition.ts';
+import { PlantNames } from '@sounding/core/language/plants.ts';
+import { tokenise } from '@sounding/core/language/tokens.ts';
+import type { Complaint } from './read.ts';
+import { toldCall } from './schema.ts';
+
+interface ToldCall {
+  /** All that was said, opening and answers. */
+  words: string;
+  causes: Cause[];
+}
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
+
+/** The calls of a file whose cause the edition knows, with the causes they may mean: those that befall the plant spoken of. */
+function callsIn(file: string, edition: Edition, complaints: Complaint[]): ToldCall[] {
+  const names = new CauseNames(edition);
+  const plants = new PlantNames(edition, () => false);
+  const resolved = new Map<string, Plant | null>();
+  const plantOf = (name: string): Plant | null => {
+    if (!resolved.has(name)) resolved.set(name, plants.resolve(name));
+    return resolved.get(name)!;
+  };
+  const byId = new Map(edition.causes.map((cause) => [cause.id, cause]));
+  return readFileSync(file, 'utf8')
+    .split('\n')
+    .flatMap((text, at): ToldCall[] => {
+      if (text.trim() === '') return [];
+      const call = toldCall.safeParse(parsed(text));
+      if (!call.success) {
+        complaints.push({ file, line: at + 1, level: 'error', text: `no practice call: ${call.error.issues[0]!.message}` });
+        return [];
+      }
+      const { opening, host, facts, cause, also } = call.data;
+      const plant = host ? plantOf(host) : null;
+      const meant = names.forPractice([...(cause ? [cause] : []), ...also]).map((id) => byId.get(id)!);
+      return [{ words: [opening, ...facts.map(({ say }) => say)].join(' . '), causes: meant.filter((one) => hostWeight(one, plant) > 0) }];
+    });
+}
+
+/**
+ * Words callers used on practice calls, by cause: those its `heard` does not have, each once, with a space between. They teach how a cause is put
+ * (core/src/language/likeness.ts); a call that may mean several causes teaches the one named first.
+ * @param file one practice call a line; a folder of knowledge need not have any
+ */
+export function toldByCause(file: string, edition: Edition, complaints: Complaint[]): Map<string, string> {
+  if (!existsSync(file)) return new Map();
+  const { irregular, stopWords } = edition.lexicon;
+  const stop = new Set(stopWords);
+  const known = new Map(edition.causes.map(({ id, heard }) => [id, new Set(tokenise((heard ?? []).join(' . '), irregular).map(({ stem }) => stem))]));
+  const told = new Map<string, string[]>();
+  for (const { words, causes } of callsIn(file, edition, complaints)) {
+    const id = causes[0]?.id;
+    const seen = id === undefined ? undefined : known.get(id);
+    if (id === undefined || !seen) continue;
+    for (const { word, stem } of tokenise(words, irregular)) {
+      if (stem.length <= 2 || stop.has(word) || seen.has(stem)) continue;
+      seen.add(stem);
+      told.set(id, [...(told.get(id) ?? []), word]);
+    }
+  }
+  return new Map([...told].map(([id, words]) => [id, words.join(' ')]));
+}
