@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { CHANNELS } from '../edition/edition.ts';
+import { CHANNELS, WORDING } from '../edition/edition.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { Consultant, type ConsultInput } from './consult.ts';
 import { CaseError, CaseReader } from './diagnoseCase.ts';
@@ -55,6 +55,17 @@ describe('consultant', () => {
   });
   it('sees nothing to act on before anything was seen', () =>
     expect(new Consultant(smallEdition).consult(base).decision).toMatchObject({ act: 'leave', firm: false }));
+  it('does not end a call on the way it was put unless half of it would do', () => {
+    const causes = smallEdition.causes.map((cause) => (cause.id === 'cold' ? { ...cause, heard: ['icicles glassy crackled rime hoar'] } : cause));
+    const consultant = new Consultant({ ...smallEdition, causes });
+    const words = { finding: WORDING, answer: 'glassy rime and hoar', channel: 'caller' as const };
+    const said = consultant.consult({ ...base, readings: [words] });
+    expect(said.candidates[0]).toMatchObject({ cause: 'cold' });
+    expect(said.candidates[0]!.probability).toBeGreaterThan(0.85);
+    expect(said.enough).toEqual({ enough: false, because: 'still-open' });
+    const looked = consultant.consult({ ...base, readings: [words, { finding: 'frost', answer: 'yes', channel: 'laboratory' }] });
+    expect(looked.enough).toEqual({ enough: true, because: 'one-stands-out' });
+  });
   it('refuses a host the edition does not have', () =>
     expect(() => new Consultant(smallEdition).consult({ ...base, host: 'unicorn' })).toThrow(/"unicorn" is not in this edition/));
 });

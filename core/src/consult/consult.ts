@@ -1,13 +1,13 @@
 import type { Act, Cause, CauseKind, Climate, Edition, Hemisphere, Plant } from '../edition/edition.ts';
 import { UNLISTED, WORDING } from '../edition/edition.ts';
-import { enoughToAnswer, type Enough } from '../diagnosis/enough.ts';
+import { enoughToAnswer, WORDS_TRUSTED, type Enough } from '../diagnosis/enough.ts';
 import { evidenceFor, unexplainedBy, type Evidence } from '../diagnosis/evidence.ts';
 import { learnFrom, type Learned } from '../diagnosis/learning.ts';
 import { modelForSituation, type DiagnosticModel } from '../diagnosis/model.ts';
 import { contradictions, overturnings, type Overturning } from '../diagnosis/overturn.ts';
 import { openFindings } from '../diagnosis/openFindings.ts';
 import { findPair, type Pair } from '../diagnosis/pairs.ts';
-import { posteriorOf, termsOf, type Reading } from '../diagnosis/posterior.ts';
+import { posteriorOf, posteriorTrustingWords, termsOf, type Reading } from '../diagnosis/posterior.ts';
 import { rankQuestions, whyAsk, type RankedQuestion, type Reason } from '../diagnosis/questions.ts';
 import { stakesOf } from '../diagnosis/stakes.ts';
 import { Likeness } from '../language/likeness.ts';
@@ -163,6 +163,7 @@ export class Consultant {
     };
     this.turnTo(season);
     const known = (cause: Cause | null) => settled(input.circumstances ?? null, circumstancesRead(input.readings, plant, cause));
+    const sober = posteriorTrustingWords(model, terms, WORDS_TRUSTED);
     const order = [...model.causes.keys()].sort((a, b) => (probabilities[b] ?? 0) - (probabilities[a] ?? 0));
     const acts = new Map(model.causes.map((id, c) => [id, this.rightAct(id, probabilities[c] ?? 0, season, known)]));
     const evidence = evidenceFor(
@@ -205,7 +206,7 @@ export class Consultant {
       questions,
       reasons: questions.slice(0, WITH_REASONS).map((q) => whyAsk(model, probabilities, asOpen.get(q.finding)!, channel, stakes)),
       enough: enoughToAnswer(
-        candidates.map((c) => ({ probability: c.probability, act: c.act, listed: c.cause !== UNLISTED })),
+        candidates.map((c, rank) => ({ probability: Math.min(c.probability, sober[order[rank]!] ?? 0), act: c.act, listed: c.cause !== UNLISTED })),
         questions,
         input.readings.length,
       ),

@@ -10,10 +10,13 @@ const LEAST_USEFUL_BITS = 0.03;
 /** A question that saves less than this of the loss table's points cannot change the advice enough to be worth a caller's time. */
 const LEAST_USEFUL_WORTH = 0.25;
 
+/** No call is ended on the way it was put: what is enough must be so with this share of the wording's weight, too. Elicited. */
+export const WORDS_TRUSTED = 0.5;
+
 /**
  * Is there enough to answer? Yes when one cause stands out, when everything still likely leads to the same
  * advice, or when no question that can be asked would tell much. The last is not a diagnosis: see the decision.
- * @param ranked causes with probability and the rung each would be answered with, likeliest first
+ * @param ranked causes with probability, the wording at part of its weight, and the rung each would be answered with, likeliest first
  */
 export function enoughToAnswer(
   ranked: readonly { probability: number; act: Act; listed: boolean }[],

@@ -140,6 +140,13 @@ export const posteriorOf = (model: DiagnosticModel, terms: readonly Term[]): Flo
  */
 export const posterior = (model: DiagnosticModel, readings: readonly Reading[]): Float64Array => posteriorOf(model, termsOf(model, readings));
 
+/** The posterior if the way a thing was put counted for only part of its weight: how sure one would be of what was seen. */
+export const posteriorTrustingWords = (model: DiagnosticModel, terms: readonly Term[], share: number): Float64Array =>
+  posteriorOf(
+    model,
+    terms.map((term) => (term.finding === null ? { ...term, log: term.log.map((x) => x * share) } : term)),
+  );
+
 /** Shannon entropy in bits. */
 export function entropyBits(probabilities: ArrayLike<number>): number {
   let h = 0;
