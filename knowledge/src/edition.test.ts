@@ -158,6 +158,15 @@ describe('lint', () => {
       (e) => (rust(e).name = 'Pear scab'),
       /pear-scab: has the same name as "pear-rust"|pear-rust: has the same name as "pear-scab"/,
     ],
+    [
+      'a phrase that stands for two answers',
+      (e) => {
+        const [one, two] = e.findings.find((f) => f.id === 'webbing')!.answers;
+        two!.words.push('zorble {silk}');
+        one!.words.push('zorble {silk}');
+      },
+      /webbing: phrase "zorble \{silk\}" of answer "fine-silk" stands already at "none"/,
+    ],
     ['a host that is also excluded', (e) => rust(e).hosts.exclude.push({ genus: 'Pyrus' }), /is both a host and excluded/],
     [
       'a family without its problem',

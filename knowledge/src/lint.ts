@@ -84,6 +84,15 @@ function lintPhrases(edition: Edition, say: (id: string, text: string) => void):
     ...edition.findings.flatMap((f) => f.answers.flatMap((a) => a.words.map((words) => ({ id: f.id, words })))),
     ...edition.careTopics.flatMap((t) => t.words.map((words) => ({ id: t.id, words }))),
   ];
+  for (const { id, answers } of edition.findings) {
+    const seen = new Map<string, string>();
+    for (const answer of answers)
+      for (const words of answer.words) {
+        const first = seen.get(words);
+        if (first !== undefined) say(id, `phrase "${words}" of answer "${answer.id}" stands already at "${first}"`);
+        seen.set(words, answer.id);
+      }
+  }
   for (const { id, words } of spoken) {
     try {
       compilePhrase(words, null, edition.lexicon);
