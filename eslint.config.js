@@ -22,7 +22,8 @@ export default defineConfig(
     rules: {
       ...deny([
         {
-          regex: '^(?!\\.{1,2}/|zod$|stemmer$|fastest-levenshtein$|@internationalized/date$|fraction\\.js$|@jest/globals$|fast-check$|bayesjs$|suncalc$)',
+          regex:
+            '^(?!\\.{1,2}/|zod$|stemmer$|fastest-levenshtein$|@internationalized/date$|fraction\\.js$|@jest/globals$|fast-check$|bayesjs$|suncalc$)',
           message: 'core may import only its own files and a few pure libraries: no React, Express, Node or database',
         },
       ]),
