@@ -257,6 +257,7 @@ function toLexicon(row: z.infer<typeof lexiconFile>): Lexicon {
     likened: row.likened,
     organs: row.organs,
     stopWords: row['stop-words'].split(/\s+/).filter(Boolean),
+    seenNotNamed: row['seen-not-named'],
   };
 }
 

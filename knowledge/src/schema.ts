@@ -265,6 +265,7 @@ export const lexiconFile = z.strictObject({
   likened: z.array(z.string()),
   organs: z.partialRecord(z.enum(ORGANS), z.array(z.string())),
   'stop-words': z.string(),
+  'seen-not-named': z.array(z.string()).default([]),
 });
 
 /** An active ingredient by its ISO common name, with its mode-of-action group. */

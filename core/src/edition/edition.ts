@@ -354,6 +354,8 @@ export interface Lexicon {
   /** Words before a plant's name that make it a picture only: "a lump like a cauliflower". */
   likened: string[];
   organs: Partial<Record<Organ, string[]>>;
+  /** Names of causes that anybody uses for what is seen: "bronzing", "light". Said alone they claim nothing. Editions from before 2026.12 have none. */
+  seenNotNamed?: string[];
 }
 
 export interface Source {

@@ -80,16 +80,22 @@ const AFTER_HOST = new Set(
   'tree trees bush bushes plant plants leaf leaves foliage hedge vine vines cactus shrub shrubs branch branches trunk'.split(' '),
 );
 
-/** A fruit's name that means the plant as a whole does not speak of its fruit, so no phrase may take it for one. */
-function withoutHostWords(tokens: readonly Token[], namedAt: ReadonlySet<number>, fruits: readonly string[]): Token[] {
+/**
+ * A plant's name that means the plant as a whole says nothing of what is seen, so no phrase may use it: the "sugar" of a sugar maple is no powder,
+ * the "coffee" of a coffee bush no colour. Its last word stays where it may be the fruit that is spoken of.
+ */
+function withoutHostWords(tokens: readonly Token[], plants: readonly PlantMention[]): Token[] {
+  const ofName = new Set(plants.flatMap(({ at }) => at.slice(0, -1)));
+  const last = new Set(plants.flatMap(({ at }) => at.slice(-1)));
   return tokens.map((token, i) =>
-    namedAt.has(i) && fruits.includes(token.stem) && AFTER_HOST.has(tokens[i + 1]?.word ?? '') ? { ...token, word: '', stem: '' } : token,
+    ofName.has(i) || (last.has(i) && AFTER_HOST.has(tokens[i + 1]?.word ?? '')) ? { ...token, word: '', stem: '' } : token,
   );
 }
 
 /** Causes by the names callers call them; one name may be that of several, such as "rust". */
 function claimable(edition: Edition): Map<string, Cause[]> {
   const byName = new Map<string, Cause[]>();
+  const onlySeen = new Set(edition.lexicon.seenNotNamed);
   for (const cause of edition.causes) {
     if (cause.kind === 'normal') continue;
     for (const name of new Set(
@@ -100,10 +106,13 @@ function claimable(edition: Edition): Map<string, Cause[]> {
           .trim(),
       ),
     ))
-      byName.set(name, [...(byName.get(name) ?? []), cause]);
+      if (!onlySeen.has(name)) byName.set(name, [...(byName.get(name) ?? []), cause]);
   }
   return byName;
 }
+
+/** A name of one word counts in its own form, one or many: nobody who says "still green" claims greening. */
+const claimPattern = (name: string): string => (/\s/.test(name) ? `=${name}` : `${name}!|${name}s!|${name.replace(/s$/, '')}!`);
 
 /** Of the causes that share a name, the one that suits the plant and is met most. */
 function likeliest(causes: readonly Cause[], plant: Plant | null): Cause | null {
@@ -115,8 +124,9 @@ function likeliest(causes: readonly Cause[], plant: Plant | null): Cause | null 
 export class Understander {
   private readonly book: PhraseBook<Meaning>;
   private readonly prose: ReadonlySet<string>;
-  private readonly fruitStems: readonly string[];
   private readonly careQuestions: CareQuestions;
+  /** The word each negator begins with: "hardly" of "hardly any". */
+  private readonly negatorHeads: ReadonlySet<string>;
   private readonly plantNames: PlantNames;
   private readonly stopStems: Set<string>;
   private readonly stopWords: Set<string>;
@@ -132,10 +142,10 @@ export class Understander {
     for (const finding of edition.findings)
       for (const answer of finding.answers) for (const words of answer.words) add(words, { kind: 'finding', finding, answer: answer.id });
     for (const topic of edition.careTopics) for (const words of topic.words) add(words, { kind: 'care', topic: topic.id });
-    for (const [name, causes] of claimable(edition)) add(`=${name}`, { kind: 'claim', causes });
+    for (const [name, causes] of claimable(edition)) add(claimPattern(name), { kind: 'claim', causes });
     this.prose = this.proseStems();
-    this.fruitStems = (lexicon.classes.fruit ?? []).map((word) => stemOf(word.replace('!', ''), lexicon.irregular));
     this.careQuestions = new CareQuestions(edition.careTopics, lexicon.irregular);
+    this.negatorHeads = new Set(lexicon.negators.map((negator) => negator.split(' ')[0]!));
     this.stopWords = new Set(lexicon.stopWords);
     this.stopStems = new Set(lexicon.stopWords.map((word) => stemOf(word, lexicon.irregular)));
     this.book = new PhraseBook(phrases, (token) => this.stopWords.has(token.word));
@@ -223,10 +233,10 @@ export class Understander {
         .map((t) => t.text)
         .join(' ');
 
-    const spoken = withoutHostWords(tokens, namedAt, this.fruitStems);
+    const spoken = withoutHostWords(tokens, plants);
     const ownName = new Set<number>(plants.filter(({ nearby }) => !nearby).flatMap(({ at }) => at));
-    // a word of the plant's own name says nothing of it: "cottonwood" is no wool
-    const saysMore = (match: PhraseMatch<Meaning>): boolean => match.value.kind !== 'finding' || match.at.some((i) => !ownName.has(i));
+    // a word of the plant's own name says nothing of it: "cottonwood" is no wool, and who has a black locust claims no locusts
+    const saysMore = (match: PhraseMatch<Meaning>): boolean => match.value.kind === 'care' || match.at.some((i) => !ownName.has(i));
     const all = this.book.matches(spoken, covered).filter((match) => match.at[match.at.length - 1]! >= saidFrom && saysMore(match));
     const organWords = new Set(Object.values(lexicon.organs).flat());
     /** True when the clause speaks of an organ, but too far from these words to be theirs: "it wilted, and there is sawdust at the stem". */
@@ -293,7 +303,7 @@ export class Understander {
       } else {
         const { finding } = value;
         // a phrase that says "no" itself ("never flowered") is not denied again
-        const deniesItself = match.at.some((k) => lexicon.negators.includes(tokens[k]!.word));
+        const deniesItself = match.at.some((k) => this.negatorHeads.has(tokens[k]!.word));
         const negator = deniesItself ? -1 : (match.at.map((k) => negatedBy[k] ?? -1).find((n) => n >= 0) ?? -1);
         const answer = negator < 0 ? value.answer : deniedAnswer(finding, value.answer);
         if (answer === null) {
