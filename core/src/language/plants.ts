@@ -30,6 +30,8 @@ const REACH_BEFORE = 2;
 const REACH_AFTER = 3;
 /** Tokens before a name in which a word of likeness makes it only a picture. */
 const REACH_LIKENESS = 3;
+/** What is made of a plant, for it or like it is not the plant: "tomato food", "rose-coloured". */
+const GOODS = new Set('feed food fertiliser fertilizer coloured colored sized shaped sauce jam pie juice oil'.split(' '));
 /** "Ivy growing all the way up my oak": words between two names that make the second one the host. */
 const GROWS = /^(grow|climb|twin|wrap|creep)/;
 const ONTO = new Set(['up', 'on', 'onto', 'over', 'in', 'into', 'around', 'round', 'through', 'among']);
@@ -91,6 +93,7 @@ export class PlantNames {
       token !== undefined && token.clause === first.clause && token.breath === first.breath;
     for (let i = at[0]! - 1; i >= at[0]! - REACH_BEFORE; i--) if (besides(tokens[i]) && nearby.includes(tokens[i]!.word)) return true;
     if (this.isLikened(tokens, at[0]!)) return true;
+    if (besides(tokens[last + 1]) && GOODS.has(tokens[last + 1]!.word)) return true;
     for (let i = last + 1; i <= last + REACH_AFTER && besides(tokens[i]); i++)
       if (nearbyAfter.some((phrase) => phrase.split(' ').every((word, k) => tokens[i + k]?.word === word))) return true;
     return false;

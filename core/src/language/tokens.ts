@@ -29,6 +29,12 @@ const CONTRACTIONS: [RegExp, string][] = [
 /** Words that turn the sentence: what was denied or said before them does not reach past. */
 const TURNS = new Set(['but', 'although', 'though', 'however', 'except', 'whereas', 'otherwise', 'because']);
 
+/** Words that are another word after an article or the like: "in the fall" is a season, "in the shed" a place. */
+const HOMOGRAPHS: Record<string, { after: ReadonlySet<string>; means: string }> = {
+  fall: { after: new Set('the this last next every each late early mid since'.split(' ')), means: 'autumn' },
+  shed: { after: new Set('the a my our your his her their garden potting tool bike old'.split(' ')), means: 'hut' },
+};
+
 export function stemOf(word: string, irregular: Record<string, string>): string {
   const known = irregular[word] ?? word;
   // the stemmer would make "on" of "one" and "di" of "die"
@@ -54,7 +60,9 @@ export function tokenise(text: string, irregular: Record<string, string>): Token
       continue;
     }
     if (TURNS.has(piece)) clause += 1;
-    const word = piece.replace(/'s?$/, '').replace(/'/g, '');
+    const plain = piece.replace(/'s?$/, '').replace(/'/g, '');
+    const homograph = HOMOGRAPHS[plain];
+    const word = homograph?.after.has(tokens.at(-1)?.word ?? '') ? homograph.means : plain;
     tokens.push({ text: piece, word, stem: stemOf(word, irregular), clause, asking: false, breath });
   }
   return tokens;

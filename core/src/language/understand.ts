@@ -290,6 +290,8 @@ export class Understander {
       );
       if (outdone) continue;
       if (value.kind === 'claim') {
+        // "blight" within "fire blight"; "no frost" claims no frost
+        if (match.at.every((i) => asideAt.has(i)) || match.at.some((i) => negatedBy[i]! >= 0)) continue;
         // a name is no evidence: its words may still say what is seen
         const named = likeliest(value.causes, host);
         if (named && !claims.some((c) => c.cause === named.id)) claims.push({ cause: named.id, from: said(match.at) });
