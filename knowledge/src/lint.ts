@@ -125,10 +125,15 @@ function lintFamilies({ edition, families, places }: Compiled, sayAt: (id: strin
     if (plants.length === 0) sayAt(family, place)('no plant of this edition belongs to the family');
     for (const id of causes) {
       const cause = edition.causes.find((c) => c.id === id);
-      if (!cause) sayAt(family, place)(`"${id}" is not a cause`);
-      else
-        for (const plant of plants)
-          if (hostWeight(cause, plant) === 0) sayAt(plant.id, places.plants.get(plant.id))(`lacks "${id}", which ${family} always have`);
+      if (!cause) {
+        sayAt(family, place)(`"${id}" is not a cause`);
+        continue;
+      }
+      // a plant may have a kind of its own that goes by the same name: apple mildew is a powdery mildew
+      const kinds = edition.causes.filter((one) => one === cause || one.also.includes(cause.name.toLowerCase()));
+      for (const plant of plants)
+        if (kinds.every((one) => hostWeight(one, plant) === 0))
+          sayAt(plant.id, places.plants.get(plant.id))(`lacks "${id}", which ${family} always have`);
     }
   }
 }
