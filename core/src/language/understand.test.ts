@@ -13,6 +13,13 @@ describe('tokens', () => {
     expect(tokens.map((t) => t.word)).toEqual(['it', 'is', 'not', 'white', 'but', 'there', 'is', 'frost', 'yes']);
     expect(tokens.map((t) => t.clause)).toEqual([0, 0, 0, 0, 1, 1, 1, 1, 2]);
   });
+  it.each([
+    ['yellow in the fall', 'autumn'],
+    ['fine last fall', 'autumn'],
+    ['the leaves fall', 'fall'],
+    ['by the shed', 'hut'],
+    ['it shed', 'shed'],
+  ])('tells the season and the place from the verb: %s', (text, last) => expect(tokenise(text, {}).at(-1)?.word).toBe(last));
 });
 
 describe('findings', () => {
@@ -31,6 +38,10 @@ describe('findings', () => {
 });
 
 describe('plants', () => {
+  it('takes what is made for a plant for no plant', () => {
+    expect(read('I gave it bean food').host).toBeNull();
+    expect(read('my bean has holes').host?.id).toBe('bean');
+  });
   it('takes no word of the host’s own name for something seen, but a likeness is seen', () => {
     const wool = { id: 'wool', say: 'wool', words: ['bean*'], background: 0.1 };
     const [coating, ...others] = smallEdition.findings;
@@ -104,6 +115,23 @@ describe('claims and care', () => {
     const heard = read('it is mildew');
     expect(heard.claims.map((c) => c.cause)).toEqual(['mildew']);
     expect(heard.readings).toEqual([]);
+  });
+  it('takes no claim from another form of a one-word name, from a name that is denied, or from what anybody calls what is seen', () => {
+    const [mildew, ...others] = smallEdition.causes;
+    const edition = { ...smallEdition, causes: [{ ...mildew!, also: ['greening', 'light'] }, ...others] };
+    const heard = new Understander({ ...edition, lexicon: { ...edition.lexicon, seenNotNamed: ['light'] } });
+    const claims = (words: string) => heard.understand([words]).claims.length;
+    expect(['it is greening', 'still green', 'no mildew', 'light'].map(claims)).toEqual([1, 0, 0, 0]);
+  });
+  it('takes a name within a longer name for no second claim', () => {
+    const [mildew, beetle, ...others] = smallEdition.causes;
+    const heard = new Understander({ ...smallEdition, causes: [{ ...mildew!, name: 'fire blight' }, { ...beetle!, also: ['blight'] }, ...others] });
+    expect(heard.understand(['it is fire blight']).claims.map((c) => c.cause)).toEqual(['mildew']);
+  });
+  it('claims nothing by the plant’s own name', () => {
+    const [mildew, ...others] = smallEdition.causes;
+    const heard = new Understander({ ...smallEdition, causes: [{ ...mildew!, also: ['oak'] }, ...others] });
+    expect(heard.understand(['my oak has holes']).claims).toEqual([]);
   });
   it('knows a question of care', () => expect(read('when should I prune my oak?').care.map((c) => c.topic)).toEqual(['prune']));
 });

@@ -21,6 +21,11 @@ describe('search', () => {
     expect(search.find(shown.say).map((hit) => hit.id)).toContain(`${finding.id}.${shown.id}`);
     expect(search.find(finding.name).map((hit) => hit.id)).not.toContain(`${finding.id}.${finding.absent}`);
   });
+  it('names a yes by what was asked', () => {
+    const asked = { ...smallEdition.findings[2]!, answers: smallEdition.findings[2]!.answers.map((a) => ({ ...a, say: a.id })) };
+    const hits = new LibrarySearch({ ...smallEdition, findings: [asked] }).find(asked.name);
+    expect(hits.map(({ name, aside }) => [name, aside])).toEqual([[asked.name, 'yes']]);
+  });
   it('finds nothing by a word nobody uses', () => expect(search.find('zorblequux')).toEqual([]));
 });
 

@@ -32,7 +32,13 @@ function entriesOf(edition: Edition): Entry[] {
     ...edition.findings.flatMap((f) =>
       f.answers
         .filter((a) => a.id !== f.absent)
-        .map((a) => entry('symptom', `${f.id}.${a.id}`, a.say, f.name.toLowerCase(), [f.name], a.words.join(' '))),
+        .map((a) => {
+          const words = a.words.join(' ');
+          // "yes" by itself says nothing: what was asked is the name then
+          return /^(yes|no)$/.test(a.say)
+            ? entry('symptom', `${f.id}.${a.id}`, f.name, a.say, [], words)
+            : entry('symptom', `${f.id}.${a.id}`, a.say, f.name.toLowerCase(), [f.name], words);
+        }),
     ),
   ];
 }
