@@ -38,6 +38,14 @@ describe('findings', () => {
 });
 
 describe('plants', () => {
+  it('reads the plant next door as something seen, by its whole name', () => {
+    const oak = { id: 'oak', say: 'an oak', words: ['=oak tree'], background: 0.1 };
+    const [coating, ...others] = smallEdition.findings;
+    const heard = new Understander({ ...smallEdition, findings: [{ ...coating!, answers: [...coating!.answers, oak] }, ...others] });
+    const answers = (words: string) => heard.understand([words]).readings.map((r) => r.answer);
+    expect(answers('an oak tree next door')).toEqual(['oak']);
+    expect(answers('my oak tree has holes')).toEqual(['some']);
+  });
   it('takes what is made for a plant for no plant', () => {
     expect(read('I gave it bean food').host).toBeNull();
     expect(read('my bean has holes').host?.id).toBe('bean');

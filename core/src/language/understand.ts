@@ -85,8 +85,9 @@ const AFTER_HOST = new Set(
  * the "coffee" of a coffee bush no colour. Its last word stays where it may be the fruit that is spoken of.
  */
 function withoutHostWords(tokens: readonly Token[], plants: readonly PlantMention[]): Token[] {
-  const ofName = new Set(plants.flatMap(({ at }) => at.slice(0, -1)));
-  const last = new Set(plants.flatMap(({ at }) => at.slice(-1)));
+  const hosts = plants.filter(({ nearby }) => !nearby); // a juniper hedge next door is something seen
+  const ofName = new Set(hosts.flatMap(({ at }) => at.slice(0, -1)));
+  const last = new Set(hosts.flatMap(({ at }) => at.slice(-1)));
   return tokens.map((token, i) =>
     ofName.has(i) || (last.has(i) && AFTER_HOST.has(tokens[i + 1]?.word ?? '')) ? { ...token, word: '', stem: '' } : token,
   );
