@@ -14,7 +14,7 @@ export interface PlantMention {
 /** One way of naming a plant, as stems. */
 interface NameEntry {
   plant: Plant;
-  parts: { stem: string; exact: string | null }[];
+  parts: { stem: string; word: string; exact: string | null }[];
   /** Earlier entries win where two plants share a name. */
   order: number;
 }
@@ -32,6 +32,8 @@ const REACH_AFTER = 3;
 const REACH_LIKENESS = 3;
 /** What is made of a plant, for it or like it is not the plant: "tomato food", "rose-coloured". */
 const GOODS = new Set('feed food fertiliser fertilizer coloured colored sized shaped sauce jam pie juice oil'.split(' '));
+/** "I squashed one" names no squash: a verb's ending that the name does not have. */
+const isVerbOf = (word: string, name: string): boolean => /(ed|ing)$/.test(word) && !/(ed|ing)$/.test(name);
 /** "Ivy growing all the way up my oak": words between two names that make the second one the host. */
 const GROWS = /^(grow|climb|twin|wrap|creep)/;
 const ONTO = new Set(['up', 'on', 'onto', 'over', 'in', 'into', 'around', 'round', 'through', 'among']);
@@ -64,7 +66,7 @@ export class PlantNames {
       const first = tokens[0];
       if (!first) return;
       named.add(name.toLowerCase());
-      const entry = { plant, parts: tokens.map(({ stem, word }) => ({ stem, exact: exact ? word : null })), order: named.size };
+      const entry = { plant, parts: tokens.map(({ stem, word }) => ({ stem, word, exact: exact ? word : null })), order: named.size };
       this.byFirstStem.set(first.stem, [...(this.byFirstStem.get(first.stem) ?? []), entry]);
       if (tokens.length === 1 && !exact && !this.single.has(first.stem)) this.single.set(first.stem, plant);
     };
@@ -80,7 +82,8 @@ export class PlantNames {
     for (const [stem, plant] of this.single) {
       if (stem[0] !== token.stem[0] || Math.abs(stem.length - token.stem.length) > allowed) continue;
       const d = distance(stem, token.stem);
-      if (d <= allowed && (best === null || d < best.distance)) best = { plant, distance: d };
+      // the same stem and yet no name is a verb
+      if (d > 0 && d <= allowed && (best === null || d < best.distance)) best = { plant, distance: d };
     }
     return best;
   }
@@ -136,9 +139,9 @@ export class PlantNames {
     const spoken = tokens.flatMap((token, start) =>
       (this.byFirstStem.get(token.stem) ?? [])
         .filter(({ parts }) =>
-          parts.every(({ stem, exact }, i) => {
+          parts.every(({ stem, exact, word }, i) => {
             const here = tokens[start + i];
-            return here !== undefined && here.stem === stem && (exact === null || here.word === exact);
+            return here !== undefined && here.stem === stem && (exact === null || here.word === exact) && !isVerbOf(here.word, word);
           }),
         )
         .map((entry) => ({ entry, at: entry.parts.map((_, i) => start + i) })),

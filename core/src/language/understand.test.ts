@@ -46,6 +46,7 @@ describe('plants', () => {
     expect(answers('an oak tree next door')).toEqual(['oak']);
     expect(answers('my oak tree has holes')).toEqual(['some']);
   });
+  it('takes a verb for no plant', () => expect(read('I was beaned and beaning').host).toBeNull());
   it('takes what is made for a plant for no plant', () => {
     expect(read('I gave it bean food').host).toBeNull();
     expect(read('my bean has holes').host?.id).toBe('bean');
