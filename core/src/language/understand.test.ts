@@ -132,6 +132,12 @@ describe('claims and care', () => {
     const claims = (words: string) => heard.understand([words]).claims.length;
     expect(['it is greening', 'still green', 'no mildew', 'light'].map(claims)).toEqual([1, 0, 0, 0]);
   });
+  it('takes a hyphened name as a whole', () => {
+    const [mildew, ...others] = smallEdition.causes;
+    const heard = new Understander({ ...smallEdition, causes: [{ ...mildew!, also: ['die-back'] }, ...others] });
+    const claims = (words: string) => heard.understand([words]).claims.length;
+    expect(['it is die-back', 'they die', 'my back hurts'].map(claims)).toEqual([1, 0, 0]);
+  });
   it('takes a name within a longer name for no second claim', () => {
     const [mildew, beetle, ...others] = smallEdition.causes;
     const heard = new Understander({ ...smallEdition, causes: [{ ...mildew!, name: 'fire blight' }, { ...beetle!, also: ['blight'] }, ...others] });

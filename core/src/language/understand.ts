@@ -113,7 +113,7 @@ function claimable(edition: Edition): Map<string, Cause[]> {
 }
 
 /** A name of one word counts in its own form, one or many: nobody who says "still green" claims greening. */
-const claimPattern = (name: string): string => (/\s/.test(name) ? `=${name}` : `${name}!|${name}s!|${name.replace(/s$/, '')}!`);
+const claimPattern = (name: string): string => (/[\s-]/.test(name) ? `=${name}` : `${name}!|${name}s!|${name.replace(/s$/, '')}!`);
 
 /** Of the causes that share a name, the one that suits the plant and is met most. */
 function likeliest(causes: readonly Cause[], plant: Plant | null): Cause | null {
