@@ -4,6 +4,7 @@ import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import { Understander } from '@sounding/core/language/understand.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { simulateCallers } from './callers.ts';
+import { scoreCare } from './careCorpus.ts';
 import { loadCorpus, scoreCorpus } from './corpus.ts';
 
 describe('simulated callers', () => {
@@ -52,5 +53,20 @@ describe('the corpus', () => {
     const score = scoreCorpus(new Understander(edition), mending);
     expect(score.recall).toBeGreaterThan(0.93);
     expect(score.precision).toBeGreaterThan(0.9);
+  });
+});
+
+describe('questions of care', () => {
+  const edition = JSON.parse(readFileSync(new URL('../../knowledge/dist/edition.json', import.meta.url), 'utf8')) as Edition;
+  it('used for mending are answered on the right topic at least as often as when last measured', () => {
+    const score = scoreCare(new Understander(edition), edition, 'care');
+    expect(score.topic).toBeGreaterThan(0.9);
+    expect(score.host).toBeGreaterThan(0.97);
+  });
+  it('put aside are answered, by a topic or the whole card', () =>
+    expect(scoreCare(new Understander(edition), edition, 'care-aside').answered).toBeGreaterThan(0.85));
+  it('are not answered by a reader that hears none', () => {
+    const mute = { understand: () => ({ host: null, care: [] }) } as unknown as Understander;
+    expect(scoreCare(mute, edition, 'care')).toMatchObject({ answered: 0, topic: 0 });
   });
 });

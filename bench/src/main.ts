@@ -11,6 +11,7 @@ import type { CaseTable } from '@sounding/core/diagnosis/learn.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { Understander } from '@sounding/core/language/understand.ts';
 import { callersByPrior, callersWithUnknownCauses, MOST_QUESTIONS, simulateCallers } from './callers.ts';
+import { scoreCare } from './careCorpus.ts';
 import { loadCorpus, scoreCorpus } from './corpus.ts';
 import { datedWindows, reportMs, seasonTimes } from './season.ts';
 import { timesAt } from './scale.ts';
@@ -188,6 +189,16 @@ function corpus(edition: Edition): void {
     const score = scoreCorpus(understander, loadCorpus(part));
     say(
       `  ${name.padEnd(18)} ${score.lines} lines   precision ${score.precision.toFixed(3)}   recall ${score.recall.toFixed(3)}   ${score.millisecondsALine.toFixed(2)} ms a line`,
+    );
+  }
+  say('\nquestions of care');
+  for (const [name, part] of [
+    ['put aside', 'care-aside'],
+    ['used for mending', 'care'],
+  ] as const) {
+    const score = scoreCare(understander, edition, part);
+    say(
+      `  ${name.padEnd(18)} ${score.lines} questions   plant read ${percent(score.host)}   answered ${percent(score.answered)}   on the right topic ${percent(score.topic)}`,
     );
   }
 }

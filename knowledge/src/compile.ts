@@ -255,6 +255,8 @@ function toLexicon(row: z.infer<typeof lexiconFile>): Lexicon {
     nearby: row.nearby,
     nearbyAfter: row['nearby-after'],
     likened: row.likened,
+    goods: row.goods,
+    noPlant: row['no-plant'],
     organs: row.organs,
     stopWords: row['stop-words'].split(/\s+/).filter(Boolean),
     seenNotNamed: row['seen-not-named'],
@@ -270,6 +272,8 @@ const EMPTY_LEXICON: Lexicon = {
   nearby: [],
   nearbyAfter: [],
   likened: [],
+  goods: [],
+  noPlant: [],
   organs: {},
   stopWords: [],
 };
@@ -374,7 +378,14 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
     plants: plants.map((row) => toPlant(row, careOf(row, careForms, complaints))),
     findings: findings.map(toFinding),
     causes: causes.flatMap((row) => toCause(row, forms, shared, complaints) ?? []),
-    careTopics: topics.map(({ id, name, general, verbs, words }) => ({ id, name, ...(general ? { general } : {}), verbs, words })),
+    careTopics: topics.map(({ id, name, general, verbs, words, told }) => ({
+      id,
+      name,
+      ...(general ? { general } : {}),
+      verbs,
+      words,
+      ...(told.length > 0 ? { told } : {}),
+    })),
     careTasks: tasks.map(({ id, topic, name, how, hosts, window }) => ({
       id,
       topic,

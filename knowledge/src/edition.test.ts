@@ -47,6 +47,25 @@ describe('the edition', () => {
       for (const topic of ['water', 'light', 'feed', 'hardiness'])
         expect([plant.id, topic, plant.care[topic] !== undefined]).toEqual([plant.id, topic, true]);
   });
+  it('has no line of care on a topic nobody can ask for', () => {
+    const topics = new Set(edition.careTopics.map(({ id }) => id));
+    const lines = edition.plants.flatMap((plant) => Object.keys(plant.care).map((topic) => ({ plant: plant.id, topic })));
+    expect(lines.filter(({ topic }) => !topics.has(topic))).toEqual([]);
+  });
+  it('calls no plant hardier than the temperature its card gives it', () => {
+    const colder = edition.plants.flatMap((plant) => {
+      const said = [...(plant.care.hardiness ?? '').replaceAll('−', '-').matchAll(/-(\d+)(?: to -(\d+))? °C/g)].map((m) => -Number(m[2] ?? m[1]));
+      const { hardyC } = plant;
+      return hardyC !== undefined && said.some((c) => c < hardyC - 10) ? [{ plant: plant.id, hardyC, said }] : [];
+    });
+    expect(colder).toEqual([]);
+  });
+  it('leaves nothing tender outdoors for the winter', () => {
+    const tender = edition.plants.filter(
+      ({ hardyC, care }) => hardyC !== undefined && hardyC >= -2 && /leave the stems|stake and guard/i.test(care.winter ?? ''),
+    );
+    expect(tender.map(({ id }) => id)).toEqual([]);
+  });
 });
 
 // practice.md ◆: working rules of the trade, marked common-practice

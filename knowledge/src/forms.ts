@@ -47,14 +47,38 @@ export function windowsUsed(
   });
 }
 
-/** The care lines of a plant over those of its care form. */
-export function careOf(
-  row: Placed<z.infer<typeof plantRow>>,
-  forms: ReadonlyMap<string, z.infer<typeof careFormRow>>,
-  complaints: Complaint[],
-): Record<string, string> {
-  const id = row['care-as'];
-  const form = id === undefined ? undefined : forms.get(id);
-  if (id !== undefined && !form) complaints.push({ ...row.place, level: 'error', text: `${row.id}: there is no care form "${id}"` });
-  return { ...form?.care, ...row.care };
+type CareForms = ReadonlyMap<string, z.infer<typeof careFormRow>>;
+
+/** A form's lines over those of the form it is like. @throws RangeError when there is no such form */
+function linesOf(id: string, forms: CareForms): Record<string, string> {
+  const form = forms.get(id);
+  if (!form) throw new RangeError(`there is no care form "${id}"`);
+  return { ...(form.like === undefined ? {} : linesOf(form.like, forms)), ...form.care };
+}
+
+/** A plant that the frost line below kills does not winter like others of its form, unless its form is for indoors. */
+const TENDER = -5;
+const INDOORS = /^(house|succulent|citrus|tropical)/;
+
+/** What follows from the lowest temperature a plant stands, °C, over what its form says in general. */
+function fromHardiness(hardyC: number, form: string): Record<string, string> {
+  const stands = hardyC > 0 ? `Not below ${hardyC} °C.` : `About ${hardyC} °C in open ground; in pots less.`;
+  if (hardyC < TENDER || INDOORS.test(form)) return { hardiness: stands };
+  return {
+    hardiness: stands,
+    winter: `Outdoors only where it stays above ${hardyC} °C; elsewhere lift it or bring its pot in before frost: 5 to 10 °C, hardly any water, bright if it keeps its leaves.`,
+  };
+}
+
+/** The care lines of a plant over what its hardiness says, over those of its care form. */
+export function careOf(row: Placed<z.infer<typeof plantRow>>, forms: CareForms, complaints: Complaint[]): Record<string, string> {
+  const form = row['care-as'];
+  if (form === undefined) return row.care;
+  try {
+    const hardiness = row['hardy-c'] === undefined ? {} : fromHardiness(row['hardy-c'], form);
+    return { ...linesOf(form, forms), ...hardiness, ...row.care };
+  } catch (error) {
+    complaints.push({ ...row.place, level: 'error', text: `${row.id}: ${error instanceof Error ? error.message : String(error)}` });
+    return row.care;
+  }
 }

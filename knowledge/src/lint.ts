@@ -82,7 +82,7 @@ function lintTreatment(cause: Cause, edition: Edition, say: Say): void {
 function lintPhrases(edition: Edition, say: (id: string, text: string) => void): void {
   const spoken = [
     ...edition.findings.flatMap((f) => f.answers.flatMap((a) => a.words.map((words) => ({ id: f.id, words })))),
-    ...edition.careTopics.flatMap((t) => t.words.map((words) => ({ id: t.id, words }))),
+    ...edition.careTopics.flatMap((t) => [...t.words, ...(t.told ?? [])].map((words) => ({ id: t.id, words }))),
   ];
   for (const { id, answers } of edition.findings) {
     const seen = new Map<string, string>();

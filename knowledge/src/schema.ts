@@ -86,8 +86,8 @@ export const plantRow = z.strictObject({
   mark: mark.default('memory'),
 });
 
-/** Care that many plants share, named once. */
-export const careFormRow = z.strictObject({ id, care: z.record(id, z.string()) });
+/** Care that many plants share, named once; `like` is another form whose lines hold where this one has none. */
+export const careFormRow = z.strictObject({ id, like: id.optional(), care: z.record(id, z.string()) });
 
 export const findingRow = z.strictObject({
   id,
@@ -251,7 +251,10 @@ export const careTopicRow = z.strictObject({
   /** What is answered when no plant is named. */
   general: z.string().optional(),
   verbs: z.array(z.string()).default([]),
+  /** Phrases that point to the topic where something is asked; a single word only in what is asked itself. */
   words: z.array(z.string()).min(1),
+  /** Phrases that ask without a question: "the orchid's flowers have all dropped". */
+  told: z.array(z.string()).default([]),
 });
 export const sourceRow = z.strictObject({ id, cite: z.string() });
 export const lexiconFile = z.strictObject({
@@ -263,6 +266,10 @@ export const lexiconFile = z.strictObject({
   nearby: z.array(z.string()),
   'nearby-after': z.array(z.string()),
   likened: z.array(z.string()),
+  /** Words after a plant's name that make it something else: "tomato food". */
+  goods: z.array(z.string()),
+  /** Phrases that hold a plant's name and name none: "wood ash". */
+  'no-plant': z.array(z.string()),
   organs: z.partialRecord(z.enum(ORGANS), z.array(z.string())),
   'stop-words': z.string(),
   'seen-not-named': z.array(z.string()).default([]),

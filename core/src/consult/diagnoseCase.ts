@@ -1,9 +1,10 @@
-import type { Act, CauseKind, Climate, Edition, Hemisphere, Plant } from '../edition/edition.ts';
+import type { Act, CauseKind, Climate, Edition, Hemisphere } from '../edition/edition.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
 import { evidenceIn } from '../language/evidenceIn.ts';
 import { Understander, type Utterance } from '../language/understand.ts';
 import type { IsoDate } from '../season/calendar.ts';
 import type { WindowState } from '../season/windows.ts';
+import { careAnswers } from './careAnswers.ts';
 import { Consultant } from './consult.ts';
 
 export interface CaseToDiagnose {
@@ -84,7 +85,7 @@ export class CaseReader {
       unanswered: [],
       weather: null,
     });
-    const care = understanding.care.flatMap(({ topic }) => careAnswers(this.edition, plant, topic));
+    const care = careAnswers(this.edition, plant, understanding.care);
     return {
       edition: this.edition.version,
       host: plant ? { id: plant.id, name: plant.name, latin: plant.latin } : null,
@@ -122,30 +123,4 @@ export class CaseReader {
       measurements: understanding.measurements,
     };
   }
-}
-
-/** Care topics that speak to each other: a question about pruning also wants to hear which wood flowers. */
-const KIN: Record<string, string[]> = {
-  prune: ['prune', 'flowers-on'],
-  'flowers-on': ['flowers-on', 'prune'],
-  'cut-back': ['cut-back', 'prune'],
-  winter: ['winter', 'hardiness'],
-  hardiness: ['hardiness', 'winter'],
-};
-
-export interface CareAnswer {
-  plant: string;
-  topic: string;
-  answer: string;
-}
-
-/** Stands for the plant where none was named. */
-const ANY_PLANT = 'plants in general';
-
-/** What the plant's card says on a topic of care and its kin; without a plant, what holds for plants in general. */
-export function careAnswers(edition: Edition, plant: Plant | null, topic: string): CareAnswer[] {
-  const keys = KIN[topic] ?? [topic];
-  if (plant) return keys.flatMap((key) => (plant.care[key] ? [{ plant: plant.name, topic: key, answer: plant.care[key] }] : []));
-  const general = edition.careTopics.find(({ id }) => id === topic)?.general;
-  return general ? [{ plant: ANY_PLANT, topic, answer: general }] : [];
 }

@@ -5,7 +5,7 @@ import { Understander, type Utterance } from '../language/understand.ts';
 import type { IsoDate } from '../season/calendar.ts';
 import { CauseNames } from './causeNames.ts';
 import { Consultant, type ConsultInput, type Standing } from './consult.ts';
-import { careAnswers } from './diagnoseCase.ts';
+import { careAnswers } from './careAnswers.ts';
 import { interview } from './interview.ts';
 
 export const ACTIONS = [
@@ -126,7 +126,7 @@ export class PracticeDesk {
       this.mostQuestions,
     );
     const end = this.consultant.consult({ ...talk.input, readings: [...talk.input.readings, ...[...left.values()].flat()] });
-    const care = opening.care.flatMap(({ topic }) => careAnswers(this.edition, plant, topic));
+    const care = careAnswers(this.edition, plant, opening.care);
     const first = end.candidates[0];
     const act = end.decision.act;
     return {

@@ -270,7 +270,10 @@ export interface CareTopic {
   general?: string;
   /** What a caller asks whether, when or how to do. */
   verbs?: string[];
+  /** Phrases that point to the topic where something is asked. */
   words: string[];
+  /** Phrases that ask for it without a question. */
+  told?: string[];
 }
 
 /** What is to be done through the year for a plant that is well: a care topic with its window. */
@@ -353,6 +356,10 @@ export interface Lexicon {
   nearbyAfter: string[];
   /** Words before a plant's name that make it a picture only: "a lump like a cauliflower". */
   likened: string[];
+  /** Words after a plant's name that make it something else: "tomato food". */
+  goods?: string[];
+  /** Phrases that hold a plant's name and name none: "wood ash". */
+  noPlant?: string[];
   organs: Partial<Record<Organ, string[]>>;
   /** Names of causes that anybody uses for what is seen: "bronzing", "light". Said alone they claim nothing. Editions from before 2026.12 have none. */
   seenNotNamed?: string[];

@@ -1,23 +1,91 @@
 import { describe, expect, it } from '@jest/globals';
-import type { CareTopic } from '../edition/edition.ts';
-import { CareQuestions } from './careQuestions.ts';
+import type { CareTopic, Lexicon } from '../edition/edition.ts';
+import { smallEdition } from '../testing/smallEdition.ts';
+import { askingIn, asksToDo } from './asking.ts';
+import { CareQuestions, WHOLE_CARD, type CarePhrase } from './careQuestions.ts';
+import { compilePhrase, PhraseBook } from './phrases.ts';
 import { tokenise } from './tokens.ts';
 
+const lexicon: Lexicon = { ...smallEdition.lexicon, irregular: {}, classes: {} };
 const topics: CareTopic[] = [
-  { id: 'cut-back', name: 'Cutting down', verbs: ['cut', 'leave', 'deadhead'], words: ['x'] },
-  { id: 'sow', name: 'Sowing', verbs: ['plant', 'sow'], words: ['x'] },
+  { id: 'cut-back', name: 'Cutting down', verbs: ['cut', 'leave', 'deadhead'], words: ['flower* stick'] },
+  { id: 'sow', name: 'Sowing', verbs: ['plant', 'sow'], words: ['depth'] },
+  { id: 'water', name: 'Watering', verbs: ['water'], words: ['rain water'] },
+  { id: 'prune', name: 'Pruning', verbs: ['prune'], words: ['whips'], told: ['too tall'] },
 ];
 const questions = new CareQuestions(topics, {});
-const topicsOf = (text: string) => questions.find(tokenise(text, {})).map(({ topic }) => topic);
+const book = new PhraseBook(
+  topics.flatMap(({ id, words, told }) => [
+    ...words.map((w) => compilePhrase(w, { topic: id, told: false }, lexicon)),
+    ...(told ?? []).map((w) => compilePhrase(w, { topic: id, told: true }, lexicon)),
+  ]),
+  ({ word }) => ['a', 'the', 'it', 'of', 'with', 'i', 'do', 'is'].includes(word),
+);
+function hear(text: string, named: number[] = []) {
+  const tokens = tokenise(text, {});
+  const phrases: CarePhrase[] = book.matches(tokens, new Set());
+  return { tokens, heard: questions.heard(tokens, new Set(named), askingIn(tokens), phrases) };
+}
+const topicsOf = (text: string, named: number[] = []) => hear(text, named).heard.questions.map(({ topic }) => topic);
+const stretches = (text: string) => {
+  const tokens = tokenise(text, {});
+  return askingIn(tokens).map(({ from, body, to }) => [from, body, to].map((i) => tokens[i]?.text ?? '$').join(' '));
+};
 
-describe('questions of care by their verb', () => {
+describe('what asks', () => {
+  it.each([
+    ['there is a flower stalk, do I leave it', ['do leave $']],
+    ['how often should I water and when do I feed', ['how should should', 'should water when', 'when i $']],
+    ['what sort of compost does it like', ['what sort does', 'does like $']],
+    ['the best time for roses', ['best for $']],
+    ['when I cut it, sap ran out', []],
+    ['why does my rose drop its leaves', []],
+  ])('"%s" asks in %p', (text, expected) => {
+    expect(stretches(text)).toEqual(expected);
+  });
+  it('hears a note with “yes or no” as asking', () => expect(topicsOf('deadhead roses, yes or no')).toEqual(['cut-back']));
+  it('takes in the breath before where it only refers back', () => {
+    const tokens = tokenise('it sends out whips everywhere, what do I do with them', {});
+    expect(askingIn(tokens).at(-1)).toMatchObject({ about: 0 });
+  });
+  it.each([
+    ['can I straighten it', true],
+    ['should I do anything to save it', false],
+    ['how do I get rid of it', false],
+    ['what is wrong with it', false],
+  ])('"%s" asks to do something to a plant that may be well: %p', (text, expected) => {
+    const tokens = tokenise(text, {});
+    expect(askingIn(tokens).some((stretch) => asksToDo(tokens, stretch))).toBe(expected);
+  });
+});
+
+describe('questions of care', () => {
   it.each([
     ['there is a flower stalk in my rhubarb, do I leave it', ['cut-back']],
     ['should I be deadheading my geraniums', ['cut-back']],
     ['what time of year do you plant garlic', ['sow']],
     ['how to sow carrots', ['sow']],
+    ['what depth for garlic', ['sow']],
+    ['I was told you never prune it, is that right', ['prune']],
+    ['my shrub is too tall', ['prune']],
     ['I planted it last year and cut it down', []],
+    ['when I cut the stem it oozes', []],
     ['the leaves leave marks', []],
+    ['will it harm my plants', []],
+    ['rain water runs off the roof', []],
   ])('"%s" asks for %p', (text, expected) => expect(topicsOf(text)).toEqual(expected));
+  it('a word of the plant’s own name asks for nothing', () => expect(topicsOf('does a spider plant like sun', [2, 3])).toEqual([]));
   it('does not look past the end of the sentence', () => expect(topicsOf('Do you know? I cut it down.')).toEqual([]));
+  it('one topic is answered once', () => expect(topicsOf('do I cut it, and when do I cut it')).toEqual(['cut-back']));
+
+  it('hears what is spoken of without a question', () =>
+    expect(hear('It was never pruned. Where do I begin?').heard.mentioned).toEqual([{ topic: 'prune', from: 'pruned' }]));
+  it('offers the whole card where nothing was said', () => expect(hear('can I straighten it').heard.unplaced[0]?.topic).toBe(WHOLE_CARD));
+
+  it('takes what is asked for no word on how it is', () => {
+    const { heard } = hear('how much water in a hot summer, the tips are brown');
+    expect(heard.asks([2], false)).toBe(true); // water
+    expect(heard.asks([5], true)).toBe(true); // a hot summer, in the same breath
+    expect(heard.asks([8, 10], false)).toBe(false); // tips, brown
+  });
 });

@@ -1,23 +1,55 @@
 import type { CareTopic } from '../edition/edition.ts';
+import { asksToDo, tellsTrouble, type Asking } from './asking.ts';
+import type { PhraseMatch } from './phrases.ts';
 import { stemOf, type Token } from './tokens.ts';
 
-/** "should I", "do you", "can it", "when to": what opens a question about what to do, with or without a question mark. */
-const OPENERS = new Set(['should', 'can', 'could', 'do', 'does', 'must', 'shall', 'may', 'will', 'would']);
-const ASKERS = new Set(['when', 'how', 'where', 'time', 'way']);
-const SUBJECTS = new Set(['i', 'you', 'we', 'it', 'they', 'one', 'he', 'she', 'my', 'the']);
-/** Words between the opening of the question and the verb. */
-const REACH = 9;
-
-/** "do I cut …" and "when to cut …": index of the first word after the opening, or -1. */
-function openingAt(tokens: readonly Token[], index: number): number {
-  const [here, next, after] = [tokens[index], tokens[index + 1], tokens[index + 2]];
-  if (!here || !next) return -1;
-  if (OPENERS.has(here.word) && SUBJECTS.has(next.word)) return index + 2;
-  if (ASKERS.has(here.word) && next.word === 'to' && after) return index + 2;
-  return -1;
+export interface CareQuestion {
+  topic: string;
+  /** The caller's words it was read from. */
+  from: string;
 }
 
-/** Reads questions of care by their verb, wherever it stands after the opening: "there is a flower stalk, do I leave it?" */
+/** The topic of a question that asks to do something to a plant, nobody knows what: its whole card may answer it. */
+export const WHOLE_CARD = 'card';
+
+export interface CareHeard {
+  questions: CareQuestion[];
+  /** Topics spoken of without a question: "our roses are due a prune". Where no trouble is told, the last of them is what the call is about. */
+  mentioned: CareQuestion[];
+  /** What asks how, when or whether to do something and does not say what: the whole card may answer it. */
+  unplaced: CareQuestion[];
+  /** Indexes of the words by which it was asked: no word on what is seen. */
+  at: ReadonlySet<number>;
+  /**
+   * True for words that are asked, not told: "how much water", "can I prune it in winter". What is seen may still be told in asking ("shall I cut
+   * the brown tips off"), so of a question's breath only circumstances go; words of its opening or of what it asks for go either way.
+   */
+  asks(at: readonly number[], circumstance: boolean): boolean;
+}
+
+/** A topic's phrase met in the talk; one that was `told` needs no question. */
+export type CarePhrase = PhraseMatch<{ topic: string; told: boolean }>;
+
+/** One question of care: the stretch that asks it, and which of its words say for what. */
+interface Found extends CareQuestion {
+  asking: Asking;
+  cue: readonly number[];
+}
+
+/** After these a verb's form may be a thing: "will it harm my plants" asks for no planting, "the pruning" is still about pruning. */
+const DETERMINERS = new Set('my our your his her their the these those each every whole house of other'.split(' '));
+const THINGS = /^(plant|store|water|support|string|prop|tie|cut|move|space|pick|lift|drink)s?$/;
+
+/** "My plants", "the spider plant", "grass clippings": a verb's form that names a thing. */
+const isNoun = (tokens: readonly Token[], i: number, named: ReadonlySet<number>): boolean => {
+  const { word } = tokens[i]!;
+  if (/ings$/.test(word)) return true;
+  return (THINGS.test(word) && DETERMINERS.has(tokens[i - 1]?.word ?? '')) || (named.has(i - 1) && /^plants?$/.test(word));
+};
+
+const within = (asking: Asking, i: number): boolean => i >= asking.about && i < asking.to;
+
+/** Reads questions of care, by the verb of what asks ("there is a flower stalk, do I leave it?") or by a topic's phrases about it. */
 export class CareQuestions {
   private readonly topicOf = new Map<string, string>();
 
@@ -28,20 +60,65 @@ export class CareQuestions {
     for (const topic of topics) for (const verb of topic.verbs ?? []) this.topicOf.set(stemOf(verb, irregular), topic.id);
   }
 
-  /** One topic for each question at most, with the words it was read from. */
-  find(tokens: readonly Token[]): { topic: string; from: string; at: number }[] {
-    return tokens.flatMap((opener, index) => {
-      const start = openingAt(tokens, index);
-      if (start < 0) return [];
-      for (let i = start; i < tokens.length && i <= start + REACH; i++) {
-        const token = tokens[i]!;
-        if (token.clause !== opener.clause) break;
-        const topic = this.topicOf.get(stemOf(token.word, this.irregular));
-        if (!topic) continue;
-        const words = tokens.slice(index, i + 1).map((t) => t.text);
-        return [{ topic, from: words.join(' '), at: i }];
-      }
-      return [];
+  /** Topics named by a verb in part of the talk, in the order they are spoken. */
+  private verbsIn(tokens: readonly Token[], from: number, to: number, named: ReadonlySet<number>): { topic: string; at: number }[] {
+    return tokens.slice(from, to).flatMap(({ word }, k) => {
+      const at = from + k;
+      const topic = named.has(at) || isNoun(tokens, at, named) ? undefined : this.topicOf.get(stemOf(word, this.irregular));
+      return topic === undefined ? [] : [{ topic, at }];
     });
   }
+
+  private byVerb(tokens: readonly Token[], asking: Asking, named: ReadonlySet<number>): Found[] {
+    const verbs = this.verbsIn(tokens, asking.body, asking.to, named).slice(0, 1);
+    return verbs.map(({ topic, at }) => ({ topic, from: textOf(tokens, asking.from, at), asking, cue: [at] }));
+  }
+
+  /** A phrase may begin before what asks: "too tall, when can we top it". */
+  private byPhrase(tokens: readonly Token[], asking: Asking, { value, at }: CarePhrase): Found[] {
+    if (!at.some((i) => within(asking, i))) return [];
+    return [{ topic: value.topic, from: textOf(tokens, at[0]!, at.at(-1)!), asking, cue: at }];
+  }
+
+  /** Topics anywhere in the talk, in the order they are spoken; a single word that is no verb is too little. */
+  private mentionedIn(tokens: readonly Token[], named: ReadonlySet<number>, phrases: readonly CarePhrase[]): CareQuestion[] {
+    const spoken = [
+      ...this.verbsIn(tokens, 0, tokens.length, named).map(({ topic, at }) => ({ topic, at: [at] })),
+      ...phrases.filter(({ at }) => at.length > 1).map(({ value, at }) => ({ topic: value.topic, at })),
+    ].sort((a, b) => a.at.at(-1)! - b.at.at(-1)!);
+    return spoken.map(({ topic, at }) => ({ topic, from: textOf(tokens, at[0]!, at.at(-1)!) }));
+  }
+
+  /**
+   * @param named words that are a plant's name: who has a spider plant plants nothing
+   * @param asking the stretches of the talk that ask, from askingIn
+   * @param phrases where phrases of the topics were met; they count only in a clause that asks
+   */
+  heard(tokens: readonly Token[], named: ReadonlySet<number>, asking: readonly Asking[], phrases: readonly CarePhrase[]): CareHeard {
+    const best = [...phrases].sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
+    const found: Found[] = [
+      ...asking.flatMap((stretch) => this.byVerb(tokens, stretch, named)),
+      ...best.flatMap((match) => asking.flatMap((stretch) => this.byPhrase(tokens, stretch, match)).slice(0, 1)),
+    ];
+    const openings = new Set(found.flatMap(({ asking: { from, body } }) => tokens.flatMap((_, i) => (i >= from && i < body ? [i] : []))));
+    const cues = new Set(found.flatMap(({ asking: stretch, cue }) => cue.filter((i) => within(stretch, i))));
+    const inBreath = (i: number): boolean =>
+      found.some(({ asking: stretch }) => within(stretch, i) && tokens[i]!.breath === tokens[stretch.from]!.breath);
+    const told = best.flatMap(({ value, at }) => (value.told ? [{ topic: value.topic, from: textOf(tokens, at[0]!, at.at(-1)!) }] : []));
+    const questions = [...found.map(({ topic, from }) => ({ topic, from })), ...told];
+    const unplaced = asking.filter((stretch) => !found.some((one) => one.asking === stretch) && asksToDo(tokens, stretch));
+    return {
+      mentioned: asking.length === 0 && tellsTrouble(tokens) ? [] : this.mentionedIn(tokens, named, best),
+      unplaced: unplaced.map(({ from, to }) => ({ topic: WHOLE_CARD, from: textOf(tokens, from, to - 1) })),
+      questions: questions.filter(({ topic }, n) => questions.findIndex((other) => other.topic === topic) === n),
+      at: cues,
+      asks: (at, circumstance) => at.some((i) => openings.has(i) || cues.has(i)) || (circumstance && at.every(inBreath)),
+    };
+  }
 }
+
+const textOf = (tokens: readonly Token[], first: number, last: number): string =>
+  tokens
+    .slice(first, last + 1)
+    .map((t) => t.text)
+    .join(' ');

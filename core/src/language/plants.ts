@@ -30,8 +30,6 @@ const REACH_BEFORE = 2;
 const REACH_AFTER = 3;
 /** Tokens before a name in which a word of likeness makes it only a picture. */
 const REACH_LIKENESS = 3;
-/** What is made of a plant, for it or like it is not the plant: "tomato food", "rose-coloured". */
-const GOODS = new Set('feed food fertiliser fertilizer coloured colored sized shaped sauce jam pie juice oil'.split(' '));
 /** "I squashed one" names no squash: a verb's ending that the name does not have. */
 const isVerbOf = (word: string, name: string): boolean => /(ed|ing)$/.test(word) && !/(ed|ing)$/.test(name);
 /** "Ivy growing all the way up my oak": words between two names that make the second one the host. */
@@ -89,14 +87,18 @@ export class PlantNames {
   }
 
   private isNearby(tokens: readonly Token[], at: readonly number[]): boolean {
-    const { nearby, nearbyAfter } = this.edition.lexicon;
+    const { nearby, nearbyAfter, goods, noPlant } = this.edition.lexicon;
     const first = tokens[at[0]!]!;
     const last = at[at.length - 1]!;
     const besides = (token: Token | undefined): token is Token =>
       token !== undefined && token.clause === first.clause && token.breath === first.breath;
     for (let i = at[0]! - 1; i >= at[0]! - REACH_BEFORE; i--) if (besides(tokens[i]) && nearby.includes(tokens[i]!.word)) return true;
     if (this.isLikened(tokens, at[0]!)) return true;
-    if (besides(tokens[last + 1]) && GOODS.has(tokens[last + 1]!.word)) return true;
+    // "the poinsettia's coloured leaves" are its own
+    if (besides(tokens[last + 1]) && goods?.includes(tokens[last + 1]!.word) && !/'s$/.test(tokens[last]!.text)) return true;
+    const spokenAt = (words: readonly string[], i: number) => words.every((word, k) => tokens[i + k]?.word === word);
+    const phrases = (noPlant ?? []).map((phrase) => phrase.split(' '));
+    if (phrases.some((words) => words.some((_, k) => spokenAt(words, at[0]! - k)))) return true;
     for (let i = last + 1; i <= last + REACH_AFTER && besides(tokens[i]); i++)
       if (nearbyAfter.some((phrase) => phrase.split(' ').every((word, k) => tokens[i + k]?.word === word))) return true;
     return false;
@@ -110,7 +112,7 @@ export class PlantNames {
       const here = tokens[i]!;
       if (here.clause !== clause || here.breath !== breath) return false;
       if (likened.some((phrase) => phrase.split(' ').every((word, k, words) => tokens[i - words.length + 1 + k]?.word === word)))
-        return !/^(would|i|d)$/.test(tokens[i - 1]?.word ?? ''); // "I would like a rose" wishes for one
+        return !/^(would|i|d|id|wed|hed|shed)$/.test(tokens[i - 1]?.word ?? ''); // "I would like a rose" wishes for one
       if (!LINKS.has(here.word)) return false;
     }
     return false;

@@ -49,6 +49,7 @@ describe('plants', () => {
   it('takes a verb for no plant', () => expect(read('I was beaned and beaning').host).toBeNull());
   it('takes what is made for a plant for no plant', () => {
     expect(read('I gave it bean food').host).toBeNull();
+    expect(read('it sat on my bean bag').host).toBeNull();
     expect(read('my bean has holes').host?.id).toBe('bean');
   });
   it('takes no word of the host’s own name for something seen, but a likeness is seen', () => {

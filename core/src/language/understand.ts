@@ -1,9 +1,11 @@
 import { distance } from 'fastest-levenshtein';
-import { COMMONNESS_VALUES, type Cause, type Channel, type Edition, type Finding, type Organ, type Plant } from '../edition/edition.ts';
-import { canShow, hostWeight } from '../diagnosis/hosts.ts';
+import { type Cause, type Channel, type Edition, type Finding, type Organ, type Plant } from '../edition/edition.ts';
+import { canShow } from '../diagnosis/hosts.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
+import { askingIn } from './asking.ts';
 import { boundTo } from './binding.ts';
-import { CareQuestions } from './careQuestions.ts';
+import { CareQuestions, type CarePhrase, type CareQuestion } from './careQuestions.ts';
+import { claimable, claimPattern, likeliest } from './claims.ts';
 import { measurementsIn, type Measurement } from './measures.ts';
 import { scopesOf } from './negation.ts';
 import { compilePhrase, PhraseBook, type Phrase, type PhraseMatch } from './phrases.ts';
@@ -20,11 +22,6 @@ export interface UnderstoodReading extends Reading {
   choices: string[];
 }
 
-export interface CareQuestion {
-  topic: string;
-  from: string;
-}
-
 export interface Understanding {
   plants: PlantMention[];
   host: Plant | null;
@@ -32,6 +29,8 @@ export interface Understanding {
   /** Causes the caller names themselves; kept as a claim, never as evidence. */
   claims: { cause: string; from: string }[];
   care: CareQuestion[];
+  /** What may be a question of care where no trouble is told: topics spoken of, and what asks to do something unsaid. */
+  maybeCare: { mentioned: CareQuestion[]; unplaced: CareQuestion[] };
   /** Lengths that were said; one the plant cannot have carries the question to put at once. */
   measurements: Measurement[];
   notUnderstood: string[];
@@ -39,11 +38,14 @@ export interface Understanding {
   wording: string;
 }
 
-type Meaning = { kind: 'finding'; finding: Finding; answer: string } | { kind: 'care'; topic: string } | { kind: 'claim'; causes: Cause[] };
+type Meaning =
+  { kind: 'finding'; finding: Finding; answer: string } | { kind: 'care'; topic: string; told: boolean } | { kind: 'claim'; causes: Cause[] };
+
+const ofCare = ({ value, ...match }: PhraseMatch<Meaning>): CarePhrase[] => (value.kind === 'care' ? [{ ...match, value }] : []);
 
 /** Where, when and what went before, as against what is seen: one phrase may tell both. */
-const circumstantial = (meaning: Meaning): boolean =>
-  meaning.kind === 'finding' && (meaning.finding.kind === 'pattern' || meaning.finding.kind === 'history' || meaning.finding.kind === 'site');
+const aboutWhere = ({ kind }: Finding): boolean => kind === 'pattern' || kind === 'history' || kind === 'site';
+const circumstantial = (meaning: Meaning): boolean => meaning.kind === 'finding' && aboutWhere(meaning.finding);
 
 /** What "no …" says of a finding; null where it says nothing: "not fed for ages" is no word on how fast it came. */
 function deniedAnswer(finding: Finding, answer: string): string | null {
@@ -93,34 +95,6 @@ function withoutHostWords(tokens: readonly Token[], plants: readonly PlantMentio
   );
 }
 
-/** Causes by the names callers call them; one name may be that of several, such as "rust". */
-function claimable(edition: Edition): Map<string, Cause[]> {
-  const byName = new Map<string, Cause[]>();
-  const onlySeen = new Set(edition.lexicon.seenNotNamed);
-  for (const cause of edition.causes) {
-    if (cause.kind === 'normal') continue;
-    for (const name of new Set(
-      [cause.name, ...cause.also].map((n) =>
-        n
-          .toLowerCase()
-          .replace(/[^\p{L}\s-]/gu, ' ')
-          .trim(),
-      ),
-    ))
-      if (!onlySeen.has(name)) byName.set(name, [...(byName.get(name) ?? []), cause]);
-  }
-  return byName;
-}
-
-/** A name of one word counts in its own form, one or many: nobody who says "still green" claims greening. */
-const claimPattern = (name: string): string => (/[\s-]/.test(name) ? `=${name}` : `${name}!|${name}s!|${name.replace(/s$/, '')}!`);
-
-/** Of the causes that share a name, the one that suits the plant and is met most. */
-function likeliest(causes: readonly Cause[], plant: Plant | null): Cause | null {
-  const weight = (cause: Cause) => hostWeight(cause, plant) * COMMONNESS_VALUES[cause.commonness];
-  return causes.reduce<Cause | null>((best, cause) => (best === null || weight(cause) > weight(best) ? cause : best), null);
-}
-
 /** Turns running talk into plant, readings and questions of care. Built once for an edition, then pure. */
 export class Understander {
   private readonly book: PhraseBook<Meaning>;
@@ -142,7 +116,10 @@ export class Understander {
     const add = (pattern: string, meaning: Meaning) => phrases.push(compilePhrase(pattern, meaning, lexicon));
     for (const finding of edition.findings)
       for (const answer of finding.answers) for (const words of answer.words) add(words, { kind: 'finding', finding, answer: answer.id });
-    for (const topic of edition.careTopics) for (const words of topic.words) add(words, { kind: 'care', topic: topic.id });
+    for (const { id: topic, words, told } of edition.careTopics) {
+      for (const pattern of words) add(pattern, { kind: 'care', topic, told: false });
+      for (const pattern of told ?? []) add(pattern, { kind: 'care', topic, told: true });
+    }
     for (const [name, causes] of claimable(edition)) add(claimPattern(name), { kind: 'claim', causes });
     this.prose = this.proseStems();
     this.careQuestions = new CareQuestions(edition.careTopics, lexicon.irregular);
@@ -269,16 +246,21 @@ export class Understander {
       if (value.kind !== 'finding' || plants.length === 0) return true;
       return plants.some(({ plant }) => canShow(value.finding, plant));
     };
+    const care = this.careQuestions.heard(tokens, namedAt, askingIn(tokens), all.flatMap(ofCare));
+    const asks = (match: PhraseMatch<Meaning>): boolean => match.value.kind === 'finding' && care.asks(match.at, circumstantial(match.value));
     const usable = all
-      .filter((match) => fitsOrgan(match) && leavesBindingsWhole(match) && shownHere(match) && !wondering(match))
+      .filter(
+        (match) =>
+          match.value.kind !== 'care' && fitsOrgan(match) && leavesBindingsWhole(match) && shownHere(match) && !wondering(match) && !asks(match),
+      )
       .sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
 
     const found: { reading: UnderstoodReading; at: number }[] = [];
     const used: PhraseMatch<Meaning>[] = [];
-    const care: CareQuestion[] = [];
     const claims: Understanding['claims'] = [];
     /** Words of a name given to the trouble, and of a question of care: no word on what is seen. */
-    const asideAt = new Set<number>();
+    const asideAt = new Set<number>(care.at);
+    care.at.forEach((i) => covered.add(i));
     for (const match of usable) {
       const { value } = match;
       // a longer phrase that holds all of these words has already said what they mean
@@ -300,10 +282,7 @@ export class Understander {
         match.at.forEach((i) => asideAt.add(i));
         continue;
       }
-      if (value.kind === 'care') {
-        if (!care.some((c) => c.topic === value.topic)) care.push({ topic: value.topic, from: said(match.at) });
-        match.at.forEach((i) => asideAt.add(i));
-      } else {
+      if (value.kind === 'finding') {
         const { finding } = value;
         // a phrase that says "no" itself ("never flowered") is not denied again
         const deniesItself = match.at.some((k) => this.negatorHeads.has(tokens[k]!.word));
@@ -343,19 +322,14 @@ export class Understander {
       used.push(match);
       match.at.forEach((i) => covered.add(i));
     }
-    for (const { topic, from, at } of this.careQuestions.find(tokens)) {
-      if (care.some((c) => c.topic === topic)) continue;
-      care.push({ topic, from });
-      covered.add(at);
-      asideAt.add(at);
-    }
     const readings = found.sort((a, b) => a.at - b.at).map(({ reading }) => reading);
     return {
       plants,
       host,
       readings,
       claims,
-      care,
+      care: care.questions,
+      maybeCare: { mentioned: care.mentioned, unplaced: care.unplaced },
       measurements: measurementsIn(text, host),
       notUnderstood: this.leftOver(tokens, covered),
       wording: tokens
@@ -421,7 +395,17 @@ export class Understander {
   private readAnswer(ask: string, say: string): Understanding {
     const asked = this.edition.findings.find((finding) => finding.ask === ask || finding.id === ask) ?? null;
     if (UNKNOWN_ANSWER.test(say))
-      return { plants: [], host: null, readings: [], claims: [], care: [], measurements: [], notUnderstood: [], wording: '' };
+      return {
+        plants: [],
+        host: null,
+        readings: [],
+        claims: [],
+        care: [],
+        maybeCare: { mentioned: [], unplaced: [] },
+        measurements: [],
+        notUnderstood: [],
+        wording: '',
+      };
     const own = this.read(say, 'caller');
     const affirmed = SAYS_YES.test(say);
     const denied = !affirmed && SAYS_NO.test(say);
@@ -435,6 +419,17 @@ export class Understander {
       .map(({ finding, answer }): UnderstoodReading => ({ finding, answer, channel, from: `${ask} – ${say}`, choices: [] }));
     const host = own.host ?? (asked ? null : this.read(ask, 'caller').host);
     return { ...own, readings: [...fromQuestion, ...own.readings], host, notUnderstood: own.notUnderstood.filter((run) => !ANSWER_WORD.test(run)) };
+  }
+
+  /** Questions of care. Where none was put and no trouble told, what was last spoken of; else the whole card for what asks to do something unsaid. */
+  private careAskedIn(parts: readonly Understanding[]): CareQuestion[] {
+    const placed = parts.flatMap(({ care }) => care);
+    const troubled = parts.some(
+      ({ readings, claims }) => claims.length > 0 || readings.some(({ finding }) => !aboutWhere(this.findings.get(finding)!)),
+    );
+    if (placed.length > 0 || troubled) return placed;
+    const mentioned = parts.flatMap(({ maybeCare }) => maybeCare.mentioned).slice(-1);
+    return mentioned.length > 0 ? mentioned : parts.flatMap(({ maybeCare }) => maybeCare.unplaced).slice(0, 1);
   }
 
   /**
@@ -451,7 +446,8 @@ export class Understander {
       host,
       readings: parts.flatMap((part) => part.readings),
       claims: parts.flatMap((part) => part.claims),
-      care: parts.flatMap((part) => part.care),
+      care: this.careAskedIn(parts),
+      maybeCare: { mentioned: parts.flatMap((part) => part.maybeCare.mentioned), unplaced: parts.flatMap((part) => part.maybeCare.unplaced) },
       measurements: words.flatMap((utterance) => measurementsIn(typeof utterance === 'string' ? utterance : utterance.say, host ?? known)),
       notUnderstood: parts.flatMap((part) => part.notUnderstood),
       wording: parts

@@ -100,6 +100,8 @@ export const smallEdition: Edition = {
     ],
     nearby: ['next', 'neighbour'],
     likened: ['like', 'size of'],
+    goods: ['food'],
+    noPlant: ['bean bag'],
     nearbyAfter: ['nearby', 'next door', 'near by', 'neighbour'],
     organs: { leaf: ['leaf', 'leaves'], fruit: ['fruit'] },
   },

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { Consultant, type ConsultInput, type Standing } from '@sounding/core/consult/consult.ts';
-import { careAnswers, type CareAnswer } from '@sounding/core/consult/diagnoseCase.ts';
+import { careAnswers, type CareAnswer } from '@sounding/core/consult/careAnswers.ts';
 import type { WeatherSeries } from '@sounding/core/season/weather.ts';
 import type { DegreeDaySpan, Edition, Hemisphere } from '@sounding/core/edition/edition.ts';
 import { plantYear, seasonReport, type SeasonInput, type SeasonReport } from '@sounding/core/season/report.ts';
@@ -41,7 +41,7 @@ const engine = {
     const { understander, consultant } = of(version);
     const understanding = understander.understand(words);
     const plant = understanding.host ?? consultant.edition.plants.find((p) => p.id === hostId) ?? null;
-    return { ...understanding, careAnswers: understanding.care.flatMap(({ topic }) => careAnswers(consultant.edition, plant, topic)) };
+    return { ...understanding, careAnswers: careAnswers(consultant.edition, plant, understanding.care) };
   },
   /** What this week and the next ask for at one station. */
   season: (version: string, input: Omit<SeasonInput, 'series' | 'plants'> & { hosts: string[] }, weatherKey: string): SeasonReport => {

@@ -4,7 +4,7 @@ import { styled } from 'styled-components';
 import type { QuestionView, ReadingView } from '@sounding/contract/api.ts';
 import { readingText } from '@sounding/core/consult/words.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
-import type { CareAnswer } from '@sounding/core/consult/diagnoseCase.ts';
+import type { CareAnswer } from '@sounding/core/consult/careAnswers.ts';
 import { Button, VisuallyHidden } from '../../ui/controls.tsx';
 import { CasePicture } from './CasePicture.tsx';
 import { CHANNEL_WORDS } from './words.ts';

@@ -167,6 +167,7 @@ describe('dock', () => {
       care: [],
       wording: '',
       notUnderstood: [],
+      maybeCare: { mentioned: [], unplaced: [] },
       careAnswers: [],
       measurements: [],
     };
@@ -188,6 +189,7 @@ describe('dock', () => {
           care: [],
           wording: '',
           notUnderstood: ['zorble'],
+          maybeCare: { mentioned: [], unplaced: [] },
           careAnswers: [],
           measurements: [],
         }}

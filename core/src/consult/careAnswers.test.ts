@@ -1,0 +1,38 @@
+import { describe, expect, it } from '@jest/globals';
+import type { Edition, Plant } from '../edition/edition.ts';
+import { smallEdition } from '../testing/smallEdition.ts';
+import { WHOLE_CARD } from '../language/careQuestions.ts';
+import { careAnswers } from './careAnswers.ts';
+
+const edition: Edition = {
+  ...smallEdition,
+  careTopics: [
+    { id: 'prune', name: 'Pruning', general: 'By flower.', words: ['x'] },
+    { id: 'cut-back', name: 'Cutting down', words: ['x'] },
+    { id: 'soil-test', name: 'Soil test', general: 'Order iron by name.', words: ['x'] },
+    { id: 'poison', name: 'Poisonous or safe', general: 'Ask by the scientific name.', words: ['x'] },
+  ],
+};
+const plant: Plant = { ...smallEdition.plants[0]!, name: 'Rose', care: { prune: 'Late winter.', 'cut-back': 'To a leaf.' } };
+const asked = (...topics: string[]) => topics.map((topic) => ({ topic, from: '' }));
+const answers = (of: Plant | null, ...topics: string[]) => careAnswers(edition, of, asked(...topics)).map((a) => [a.topic, a.answer]);
+
+describe('answers to questions of care', () => {
+  it('come from the plant’s card, with what is kin to them', () =>
+    expect(answers(plant, 'cut-back')).toEqual([
+      ['cut-back', 'To a leaf.'],
+      ['prune', 'Late winter.'],
+    ]));
+  it('say nothing twice', () => expect(answers(plant, 'cut-back', 'prune').map(([topic]) => topic)).toEqual(['cut-back', 'prune']));
+  it('hold for plants in general without a plant, or where its card is silent', () => {
+    expect(answers(null, 'prune')).toEqual([['prune', 'By flower.']]);
+    expect(answers(plant, 'soil-test')).toEqual([['soil-test', 'Order iron by name.']]);
+  });
+  it('are none where nobody knows', () => expect(answers(null, 'cut-back')).toEqual([]));
+  it('name what is poisonous, and do not call a plant safe that says nothing', () => {
+    expect(answers({ ...plant, poisonous: 'Sap.' }, 'poison')).toEqual([['poison', 'Sap.']]);
+    expect(answers(plant, 'poison')).toEqual([['poison', 'Ask by the scientific name.']]);
+  });
+  it('are the whole card for a question on no topic', () =>
+    expect(answers(plant, WHOLE_CARD).map(([topic]) => topic)).toEqual(['prune', 'cut-back']));
+});
