@@ -67,10 +67,26 @@ test('questions are answered with one key, stepped over, withdrawn, and walked b
   await expect(line.getByRole('button')).toHaveCount(4);
 });
 
-test('a care question is answered from the plant card', async ({ page }) => {
+test('a care question is answered from the plant card, with its days, and the reply names no cause', async ({ page }) => {
   await newCall(page, 'Care Fuller');
-  await say(page, 'when should I prune my hydrangea?');
-  await expect(page.getByRole('heading', { name: 'Pruning: Hydrangea' })).toBeVisible();
+  await say(page, 'my wisteria sends out long whips, what do I do with them?');
+  const answer = page.getByRole('region', { name: 'Answer to a question of care' });
+  await expect(answer.getByRole('heading', { name: 'Pruning: Wisteria' })).toBeVisible();
+  await expect(answer).toContainText('from 15 Jul to 31 Aug');
+  await expect(page.getByText('A question of care: read the answer out.')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel('What the caller says').press('Enter');
+  const letter = page.getByRole('textbox', { name: /Reply to Care Fuller/ });
+  await expect(letter).toHaveValue(/Pruning\n.*leaves in July or August/);
+  await expect(letter).not.toHaveValue(/in 100/);
+  await page.getByRole('button', { name: 'Save the reply' }).click();
+  await expect(page.getByText('all saved')).toBeVisible();
+  await page.getByRole('link', { name: 'Casebook' }).click();
+  await page.getByLabel(/Search by name/).fill('Care Fuller');
+  await expect(page.getByRole('cell', { name: 'Care', exact: true })).toBeVisible();
+  await page.getByRole('link', { name: 'Care Fuller' }).click();
+  await say(page, 'and the leaves have white powder on them');
+  await expect(page.getByRole('region', { name: 'Standing of causes' }).getByRole('button').first()).toContainText('Powdery mildew');
 });
 
 test('night colours and a tablet’s width stay readable', async ({ page }) => {

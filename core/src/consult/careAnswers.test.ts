@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Edition, Plant } from '../edition/edition.ts';
+import type { CareTask, Edition, Plant } from '../edition/edition.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { WHOLE_CARD } from '../language/careQuestions.ts';
-import { careAnswers } from './careAnswers.ts';
+import { careAnswers, careDates } from './careAnswers.ts';
 
 const edition: Edition = {
   ...smallEdition,
@@ -35,4 +35,33 @@ describe('answers to questions of care', () => {
   });
   it('are the whole card for a question on no topic', () =>
     expect(answers(plant, WHOLE_CARD).map(([topic]) => topic)).toEqual(['prune', 'cut-back']));
+});
+
+describe('days of what is to be done', () => {
+  const task = (id: string, include: CareTask['hosts']['include'], topic = 'prune'): CareTask => ({
+    id,
+    topic,
+    name: id,
+    how: 'So.',
+    hosts: { include, exclude: [] },
+    window: { id, name: id, mark: 'memory', calendar: { default: { from: '07-15', to: '08-31' } } },
+  });
+  const context = { date: '2026-06-14', climate: null, hemisphere: 'N' as const, weather: null };
+  const shrub: Plant = { ...plant, id: 'rose', genus: 'Rosa', groups: ['shrub'] };
+  const sort = task('shrubs', [{ group: 'shrub', weight: 1 }]);
+  it('are those of the topics that were answered', () => {
+    const tasks = [sort, task('mulch', [{ any: true, weight: 1 }], 'mulch')];
+    expect(careDates({ ...edition, careTasks: tasks }, shrub, ['prune'], context)).toEqual([
+      expect.objectContaining({ name: 'shrubs', timing: expect.objectContaining({ state: 'not-yet', from: '2026-07-15', to: '2026-08-31' }) }),
+    ]);
+  });
+  it('go by what is written for the plant itself before what is written for its sort', () => {
+    const own = task('roses', [{ genus: 'Rosa', weight: 1 }]);
+    expect(careDates({ ...edition, careTasks: [sort, own] }, shrub, ['prune'], context).map(({ name }) => name)).toEqual(['roses']);
+  });
+  it('turn round with the half of the world', () =>
+    expect(careDates({ ...edition, careTasks: [sort] }, shrub, ['prune'], { ...context, hemisphere: 'S' })[0]!.timing).toMatchObject({
+      state: 'closed',
+      nextFrom: '2027-01-15',
+    }));
 });

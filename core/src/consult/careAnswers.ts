@@ -1,5 +1,7 @@
-import type { Edition, Plant } from '../edition/edition.ts';
+import { hostWeight } from '../diagnosis/hosts.ts';
+import type { CareTask, Edition, Plant } from '../edition/edition.ts';
 import { WHOLE_CARD, type CareQuestion } from '../language/careQuestions.ts';
+import { windowStanding, type SeasonContext, type WindowStanding } from '../season/windows.ts';
 
 /** Care topics that speak to each other: a question about pruning also wants to hear which wood flowers. */
 const KIN: Record<string, string[]> = {
@@ -16,6 +18,14 @@ export interface CareAnswer {
   plant: string;
   topic: string;
   answer: string;
+}
+
+/** A piece of work that an answer speaks of, and when it is to be done this year. */
+export interface CareDate {
+  topic: string;
+  name: string;
+  how: string;
+  timing: WindowStanding;
 }
 
 /** Told from what the plant's card says is poisonous, not from its lines of care. */
@@ -38,4 +48,17 @@ function answersOn(edition: Edition, plant: Plant | null, topic: string): CareAn
 export function careAnswers(edition: Edition, plant: Plant | null, questions: readonly CareQuestion[]): CareAnswer[] {
   const all = questions.flatMap(({ topic }) => answersOn(edition, plant, topic));
   return all.filter(({ topic }, n) => all.findIndex((other) => other.topic === topic) === n);
+}
+
+/** True for work written for this plant or its genus rather than for plants of its sort. */
+const isOwn = ({ hosts }: CareTask, plant: Plant): boolean =>
+  hosts.include.some((host) => ('plant' in host && host.plant === plant.id) || ('genus' in host && host.genus === plant.genus));
+
+/** The works of the year on the topics that were answered, with their days at this place; a plant's own work goes over that of its sort. */
+export function careDates(edition: Edition, plant: Plant, topics: readonly string[], context: SeasonContext): CareDate[] {
+  const tasks = (edition.careTasks ?? []).filter((task) => topics.includes(task.topic) && hostWeight(task, plant) > 0);
+  const hasOwn = new Set(tasks.filter((task) => isOwn(task, plant)).map(({ topic }) => topic));
+  return tasks
+    .filter((task) => isOwn(task, plant) || !hasOwn.has(task.topic))
+    .map(({ topic, name, how, window }) => ({ topic, name, how, timing: windowStanding(window, context) }));
 }

@@ -423,6 +423,8 @@ export interface Edition {
   learned?: { asOf: string; outcomes: Outcome[] };
 }
 
+/** Stands where a cause is named, for a question that was answered from the plant's card: nothing was wrong. */
+export const CARE_ONLY = 'care';
 export const UNLISTED = 'unlisted';
 
 /** Stands where a finding's id would, for the way a thing was put: the reading's answer is the caller's words themselves. */

@@ -151,3 +151,18 @@ describe('claims and care', () => {
   });
   it('knows a question of care', () => expect(read('when should I prune my oak?').care.map((c) => c.topic)).toEqual(['prune']));
 });
+
+describe('care', () => {
+  it('alone weighs nothing, not even how it was put', () => {
+    const { care, onlyCare, wording } = read('when to prune my bean on the trellis');
+    expect(care.map(({ topic }) => topic)).toEqual(['prune']);
+    expect([onlyCare, wording]).toEqual([true, '']);
+  });
+  it('beside trouble leaves the trouble to be weighed', () => {
+    const { care, onlyCare, wording } = read('when to prune my bean, it has holes');
+    expect(care).toHaveLength(1);
+    expect(onlyCare).toBe(false);
+    expect(wording).toContain('holes');
+  });
+  it('is not all of it where trouble is told that nobody reads', () => expect(read('when to prune my bean, it is dying').onlyCare).toBe(false));
+});

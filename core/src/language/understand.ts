@@ -2,7 +2,7 @@ import { distance } from 'fastest-levenshtein';
 import { type Cause, type Channel, type Edition, type Finding, type Organ, type Plant } from '../edition/edition.ts';
 import { canShow } from '../diagnosis/hosts.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
-import { askingIn } from './asking.ts';
+import { askingIn, tellsTrouble } from './asking.ts';
 import { boundTo } from './binding.ts';
 import { CareQuestions, type CarePhrase, type CareQuestion } from './careQuestions.ts';
 import { claimable, claimPattern, likeliest } from './claims.ts';
@@ -30,7 +30,9 @@ export interface Understanding {
   claims: { cause: string; from: string }[];
   care: CareQuestion[];
   /** What may be a question of care where no trouble is told: topics spoken of, and what asks to do something unsaid. */
-  maybeCare: { mentioned: CareQuestion[]; unplaced: CareQuestion[] };
+  maybeCare: { mentioned: CareQuestion[]; unplaced: CareQuestion[]; trouble: boolean };
+  /** True where care is asked for and no word tells of trouble: then nothing is weighed, not even the wording. */
+  onlyCare: boolean;
   /** Lengths that were said; one the plant cannot have carries the question to put at once. */
   measurements: Measurement[];
   notUnderstood: string[];
@@ -329,7 +331,8 @@ export class Understander {
       readings,
       claims,
       care: care.questions,
-      maybeCare: { mentioned: care.mentioned, unplaced: care.unplaced },
+      maybeCare: { mentioned: care.mentioned, unplaced: care.unplaced, trouble: tellsTrouble(tokens) },
+      onlyCare: false,
       measurements: measurementsIn(text, host),
       notUnderstood: this.leftOver(tokens, covered),
       wording: tokens
@@ -401,7 +404,8 @@ export class Understander {
         readings: [],
         claims: [],
         care: [],
-        maybeCare: { mentioned: [], unplaced: [] },
+        maybeCare: { mentioned: [], unplaced: [], trouble: false },
+        onlyCare: false,
         measurements: [],
         notUnderstood: [],
         wording: '',
@@ -421,13 +425,15 @@ export class Understander {
     return { ...own, readings: [...fromQuestion, ...own.readings], host, notUnderstood: own.notUnderstood.filter((run) => !ANSWER_WORD.test(run)) };
   }
 
+  /** True where anything seen was read or a cause named. */
+  private troubleRead(parts: readonly Understanding[]): boolean {
+    return parts.some(({ readings, claims }) => claims.length > 0 || readings.some(({ finding }) => !aboutWhere(this.findings.get(finding)!)));
+  }
+
   /** Questions of care. Where none was put and no trouble told, what was last spoken of; else the whole card for what asks to do something unsaid. */
   private careAskedIn(parts: readonly Understanding[]): CareQuestion[] {
     const placed = parts.flatMap(({ care }) => care);
-    const troubled = parts.some(
-      ({ readings, claims }) => claims.length > 0 || readings.some(({ finding }) => !aboutWhere(this.findings.get(finding)!)),
-    );
-    if (placed.length > 0 || troubled) return placed;
+    if (placed.length > 0 || this.troubleRead(parts)) return placed;
     const mentioned = parts.flatMap(({ maybeCare }) => maybeCare.mentioned).slice(-1);
     return mentioned.length > 0 ? mentioned : parts.flatMap(({ maybeCare }) => maybeCare.unplaced).slice(0, 1);
   }
@@ -440,6 +446,7 @@ export class Understander {
     const parts = words.map((utterance) =>
       typeof utterance === 'string' ? this.read(utterance, 'caller') : this.readAnswer(utterance.ask, utterance.say),
     );
+    const onlyCare = parts.some(({ care }) => care.length > 0) && !this.troubleRead(parts) && !parts.some(({ maybeCare }) => maybeCare.trouble);
     const host = (parts.find((part) => part.host && !part.host.generic) ?? parts.find((part) => part.host))?.host ?? null;
     return {
       plants: parts.flatMap((part) => part.plants),
@@ -447,13 +454,20 @@ export class Understander {
       readings: parts.flatMap((part) => part.readings),
       claims: parts.flatMap((part) => part.claims),
       care: this.careAskedIn(parts),
-      maybeCare: { mentioned: parts.flatMap((part) => part.maybeCare.mentioned), unplaced: parts.flatMap((part) => part.maybeCare.unplaced) },
+      maybeCare: {
+        mentioned: parts.flatMap(({ maybeCare }) => maybeCare.mentioned),
+        unplaced: parts.flatMap(({ maybeCare }) => maybeCare.unplaced),
+        trouble: parts.some(({ maybeCare }) => maybeCare.trouble),
+      },
+      onlyCare,
       measurements: words.flatMap((utterance) => measurementsIn(typeof utterance === 'string' ? utterance : utterance.say, host ?? known)),
       notUnderstood: parts.flatMap((part) => part.notUnderstood),
-      wording: parts
-        .map((part) => part.wording)
-        .filter(Boolean)
-        .join(' '),
+      wording: onlyCare
+        ? ''
+        : parts
+            .map((part) => part.wording)
+            .filter(Boolean)
+            .join(' '),
     };
   }
 }

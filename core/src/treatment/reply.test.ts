@@ -179,4 +179,48 @@ describe('reply', () => {
       composeReply({ edition: lonely, caller: 'T', plant: null, standing, readings: eaten, desk: 'D', advisor: 'A', today: '2026-05-10' }),
     ).toContain('laboratory');
   });
+  describe('to a question of care', () => {
+    const careEdition: Edition = { ...edition, careTopics: [{ id: 'prune', name: 'Pruning', words: ['x'] }] };
+    const input = (only: boolean) => {
+      const given = only ? [] : eaten;
+      const standing = consultant.consult({
+        host: 'bean',
+        date: '2026-05-10',
+        climate: null,
+        hemisphere: 'N',
+        setting: 'phone',
+        readings: given,
+        unanswered: [],
+        weather: null,
+      });
+      const timing = { window: 'w', state: 'open' as const, from: '2026-05-01', to: '2026-05-31', nextFrom: null, basis: '' };
+      return {
+        edition: careEdition,
+        caller: 'T',
+        plant: edition.plants.find(({ id }) => id === 'bean')!,
+        standing,
+        readings: given,
+        desk: 'D',
+        advisor: 'A',
+        today: '2026-05-10',
+        care: {
+          only,
+          answers: [{ plant: 'bean', topic: 'prune', answer: 'in winter' }],
+          dates: [{ topic: 'prune', name: 'Pinch', how: 'At the top', timing: timing as never }],
+        },
+      };
+    };
+    it('answers from the card with its days, and names no cause where nothing was wrong', () => {
+      const text = composeReply(input(true));
+      expect(text).toContain('Pruning\nin winter.\n– Pinch (now, until about 31 May 2026): At the top.');
+      expect(text).toContain('bean is poisonous: raw seeds.');
+      expect(text).not.toMatch(/in 100|What to do|treat nothing/);
+      expect(text).toContain(LABELS_FIRST);
+    });
+    it('answers it beside the trouble that was told', () => {
+      const text = composeReply(input(false));
+      expect(text).toMatch(/in 100/);
+      expect(text).toContain('You also asked\n\nPruning');
+    });
+  });
 });

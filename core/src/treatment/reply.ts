@@ -1,9 +1,10 @@
 import type { Cause, Edition, Plant } from '../edition/edition.ts';
 import { UNLISTED, WORDING } from '../edition/edition.ts';
+import type { CareAnswer, CareDate } from '../consult/careAnswers.ts';
 import type { Standing } from '../consult/consult.ts';
 import { likelihoodWord, readingText } from '../consult/words.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
-import { isWorkable } from '../season/windows.ts';
+import { isWorkable, type WindowStanding } from '../season/windows.ts';
 import { longDate, type IsoDate } from '../season/calendar.ts';
 import { isTimeToLeave, type OptionStanding } from './decide.ts';
 import { reasonsInWords } from './verdicts.ts';
@@ -19,6 +20,14 @@ export interface ReplyInput {
   today: IsoDate;
   /** What is measured out and when, as it was worked out from a label; null = nothing is. */
   plan?: ReplyPlan | null;
+  /** What was asked of care; `only` = nothing else was, so no cause is named. */
+  care?: ReplyCare | null;
+}
+
+export interface ReplyCare {
+  only: boolean;
+  answers: CareAnswer[];
+  dates: CareDate[];
 }
 
 export interface ReplyPlan {
@@ -40,7 +49,7 @@ export const LABELS_FIRST =
 
 const sentence = (text: string): string => (/[.!?]$/.test(text.trim()) ? text.trim() : `${text.trim()}.`);
 
-function when({ timing }: OptionStanding): string {
+function when({ timing }: { timing: WindowStanding }): string {
   switch (timing.state) {
     case 'any-time':
       return 'at any time';
@@ -190,6 +199,23 @@ function advised(input: ReplyInput, cause: Cause): string[] {
   return lines;
 }
 
+/** Topics in which hands come near the sap. */
+const TOUCHED = new Set(['prune', 'cut-back', 'divide', 'propagate', 'repot', 'compost', 'harvest']);
+
+/** What the card says to what was asked, topic by topic, each with its work and days. */
+function careLines({ care, edition, plant }: ReplyInput): string[] {
+  const answers = care?.answers ?? [];
+  const topicName = (id: string) => edition.careTopics.find((topic) => topic.id === id)?.name ?? id;
+  const lines = answers.flatMap(({ topic, answer }) => [
+    topicName(topic),
+    sentence(answer),
+    ...(care?.dates ?? []).filter((date) => date.topic === topic).map((date) => `– ${date.name} (${when(date)}): ${sentence(date.how)}`),
+    '',
+  ]);
+  const touched = answers.some(({ topic }) => TOUCHED.has(topic)) && !answers.some(({ topic }) => topic === 'poison');
+  return plant?.poisonous && touched ? [...lines, 'Take care', `${plant.name} is poisonous: ${sentence(plant.poisonous)}`, ''] : lines;
+}
+
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** The reply in plain words: what we think and how sure, how we know, what to do and when, cautions, when to call back. */
@@ -199,13 +225,17 @@ export function composeReply(input: ReplyInput): string {
   const cause = edition.causes.find((c) => c.id === leader?.cause) ?? null;
   const thanks = `Thank you for asking about your ${hostName(plant)}.`;
   const lines: string[] = [`Dear ${input.caller},`, ''];
-  if (!leader || !cause || leader.cause === UNLISTED) {
+  if (input.care?.only) {
+    lines.push(plant ? thanks : 'Thank you for your question.', '', ...careLines(input));
+    lines.push('When to call again', 'If it does not look well: tell us then what you see.', '');
+  } else if (!leader || !cause || leader.cause === UNLISTED) {
     lines.push(`${thanks} We cannot name the cause from what we know so far. ${standing.decision.why}`, '');
   } else {
     const name = `${cause.name.toLowerCase()}${cause.latin ? ` (${cause.latin})` : ''}`;
     lines.push(`${thanks} It is ${likelihoodWord(leader.probability)} ${name}: about ${Math.min(99, Math.round(leader.probability * 100))} in 100.`);
     lines.push(...(standing.decision.firm ? advised(input, cause) : unsure(input)));
   }
+  if (input.care && !input.care.only && input.care.answers.length > 0) lines.push('You also asked', '', ...careLines(input));
   lines.push(...lookAgain(input));
   lines.push(LABELS_FIRST, '', `${input.advisor}, ${input.desk}, ${longDate(input.today)}`, `Knowledge edition ${edition.version}`);
   return lines.join('\n');

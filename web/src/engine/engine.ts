@@ -1,5 +1,6 @@
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
+import type { CareDate } from '@sounding/core/consult/careAnswers.ts';
 import type { ConsultInput, Standing } from '@sounding/core/consult/consult.ts';
 import type { WeatherSeries } from '@sounding/core/season/weather.ts';
 import type { DegreeDaySpan, Edition, Hemisphere } from '@sounding/core/edition/edition.ts';
@@ -103,6 +104,21 @@ export function usePlantYear(
   const key = hostId === null ? null : JSON.stringify({ hostId, context, station: series?.station });
   return useEngine(edition, key, async (engine) =>
     engine.plantYear(edition?.version ?? '', hostId!, context, await weatherKey(engine, series ?? null)),
+  );
+}
+
+/** The works of the year on some topics of care, with their days at the station. */
+export function useCareDates(
+  edition: Edition | undefined,
+  series: WeatherSeries | undefined,
+  hostId: string | null,
+  topics: string[],
+  context: Omit<SeasonContext, 'weather'> | null,
+): CareDate[] | null {
+  const key =
+    hostId === null || topics.length === 0 || context === null ? null : JSON.stringify({ hostId, topics, context, station: series?.station });
+  return useEngine(edition, key, async (engine) =>
+    engine.careDates(edition?.version ?? '', hostId!, topics, context!, await weatherKey(engine, series ?? null)),
   );
 }
 

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { Consultant, type ConsultInput, type Standing } from '@sounding/core/consult/consult.ts';
-import { careAnswers, type CareAnswer } from '@sounding/core/consult/careAnswers.ts';
+import { careAnswers, careDates, type CareAnswer } from '@sounding/core/consult/careAnswers.ts';
 import type { WeatherSeries } from '@sounding/core/season/weather.ts';
 import type { DegreeDaySpan, Edition, Hemisphere } from '@sounding/core/edition/edition.ts';
 import { plantYear, seasonReport, type SeasonInput, type SeasonReport } from '@sounding/core/season/report.ts';
@@ -40,8 +40,13 @@ const engine = {
   understand(version: string, words: Utterance[], hostId: string | null): Heard {
     const { understander, consultant } = of(version);
     const understanding = understander.understand(words);
-    const plant = understanding.host ?? consultant.edition.plants.find((p) => p.id === hostId) ?? null;
+    const plant = consultant.edition.plants.find((p) => p.id === hostId) ?? understanding.host;
     return { ...understanding, careAnswers: careAnswers(consultant.edition, plant, understanding.care) };
+  },
+  careDates(version: string, hostId: string, topics: string[], context: Omit<SeasonContext, 'weather'>, weatherKey: string | null) {
+    const { edition } = of(version).consultant;
+    const plant = edition.plants.find(({ id }) => id === hostId);
+    return plant ? careDates(edition, plant, topics, { ...context, weather: weatherKey === null ? null : (weather.get(weatherKey) ?? null) }) : [];
   },
   /** What this week and the next ask for at one station. */
   season: (version: string, input: Omit<SeasonInput, 'series' | 'plants'> & { hosts: string[] }, weatherKey: string): SeasonReport => {

@@ -164,6 +164,8 @@ interface Props {
   place: number;
   /** The plant comes first: ask for it before anything else. */
   askPlant: boolean;
+  /** Nothing wrong has been told: the answer is on the table, and there is nothing to find out. */
+  onlyCare: boolean;
   /** What was noted when the call came in, while nothing has been taken in yet. */
   opening: string;
   /** What was taken before of the finding asked about, in words: the question is then for a second look. */
@@ -181,20 +183,22 @@ interface Props {
 
 /** Always in sight: the one question to read out, its answers on the number keys, and the line the words go in. */
 export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
-  { edition, standing, finding, place, askPlant, opening, takenBefore, draft, heard, onDraft, onSense, onKeyDown, onAnswer, onReply, test },
+  { edition, standing, finding, place, askPlant, onlyCare, opening, takenBefore, draft, heard, onDraft, onSense, onKeyDown, onAnswer, onReply, test },
   entry,
 ) {
   const { enough } = standing;
+  const done = onlyCare || enough.enough;
+  const doneWords = onlyCare
+    ? 'A question of care: read the answer out.'
+    : enough.enough && `${ENOUGH_WORDS[enough.because]} ${standing.candidates[0]?.name}, ${percent(standing.candidates[0]?.probability ?? 0)} %.`;
   const at = standing.questions.findIndex((q) => q.finding === finding?.id);
   const question = standing.questions[at];
   const reason = standing.reasons[at];
   return (
     <Band aria-label="Ask">
-      {enough.enough && (
+      {done && (
         <EnoughBar role="status">
-          <Question>
-            {ENOUGH_WORDS[enough.because]} {standing.candidates[0]?.name}, {percent(standing.candidates[0]?.probability ?? 0)} %.
-          </Question>
+          <Question>{doneWords}</Question>
           <Button weight="act" onPress={onReply}>
             Write the reply <Key>Enter</Key>
           </Button>
@@ -218,7 +222,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
             <Key>↓</Key> asks on without a name.
           </Note>
         </Ask>
-      ) : finding && question && !(enough.enough && place === 0) ? (
+      ) : finding && question && !(done && place === 0) ? (
         <Ask>
           <Question>{takenBefore ? `Told: “${takenBefore}”. Is it so when they look again?` : finding.ask}</Question>
           {(takenBefore ?? finding.check ?? test) && (
@@ -247,7 +251,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
             {answersShown(finding, question).length < finding.answers.length && 'something else: type it · '}
             {reason && `${reasonText(reason, edition)} · `}about {question.seconds} s · <Key>↓</Key>
             <Key>↑</Key> other questions
-            {!enough.enough && (
+            {!done && (
               <>
                 {' '}
                 · <Key>Ctrl Enter</Key>{' '}

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { OutcomeBody, QuestionView } from '@sounding/contract/api.ts';
 import type { Standing } from '@sounding/core/consult/consult.ts';
-import { UNLISTED, type Edition } from '@sounding/core/edition/edition.ts';
+import { CARE_ONLY, UNLISTED, type Edition } from '@sounding/core/edition/edition.ts';
 import { sayDay } from '../../app/dates.ts';
 import { problemText, useConfirmOutcomeMutation, useDropOutcomeMutation } from '../../store/api.ts';
 import { Button, Notice } from '../../ui/controls.tsx';
@@ -41,7 +41,7 @@ export function OutcomeStrip({ question, standing, edition }: { question: Questi
   const likely = standing.candidates.filter((c) => c.cause !== UNLISTED).slice(0, LIKELIEST);
   const [causeId, setCauseId] = useState(question.advice?.causeId ?? likely[0]?.cause ?? '');
   const [confirmedBy, setConfirmedBy] = useState<OutcomeBody['confirmedBy']>('outcome');
-  if (!question.advice) return null;
+  if (!question.advice || question.advice.causeId === CARE_ONLY) return null;
   const { outcome } = question;
   const error = confirming.error ?? dropping.error;
   const name = (id: string) => edition.causes.find((cause) => cause.id === id)?.name ?? id;

@@ -9,6 +9,7 @@ import { answersQuestion } from '@sounding/core/language/understand.ts';
 import { hear, useHeard } from '../../engine/engine.ts';
 import { useAddQuestionMutation } from '../../store/api.ts';
 import { Notice } from '../../ui/controls.tsx';
+import { CarePanel } from './CarePanel.tsx';
 import { CaseHeader } from './CaseHeader.tsx';
 import { Dock } from './Dock.tsx';
 import { OutcomeStrip } from './OutcomeStrip.tsx';
@@ -18,6 +19,7 @@ import { SoundingLine } from './SoundingLine.tsx';
 import { StandingPanel } from './StandingPanel.tsx';
 import type { NewWrite } from './useCaseWork.ts';
 import { useQuestionStanding } from './useQuestionStanding.ts';
+import { useCaseCare } from './useCaseCare.ts';
 import { useTakeDown } from './useTakeDown.ts';
 import { WordsPanel } from './WordsPanel.tsx';
 import { answersShown } from './words.ts';
@@ -74,15 +76,12 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const open = standing?.questions ?? [];
   const next = open[Math.min(place, open.length - 1)];
   const finding: Finding | null = edition?.findings.find((f) => f.id === next?.finding) ?? null;
-  const before = next?.again ? weighed.filter((r) => r.finding === next.finding).at(-1) : undefined;
   const askPlant = question.hostId === null && place === 0 && standing?.enough.enough !== true;
+  const before = next?.again ? weighed.filter((r) => r.finding === next.finding).at(-1) : undefined;
   const asked = finding && !askPlant && answersQuestion(draft) ? finding.ask : null;
   const read = useHeard(edition, draft, asked, question.hostId);
   const heard = useMemo(() => (read ? inSenses(read, senses) : null), [read, senses]);
-  const allSaid = [question.position === 1 ? view.opening : '', ...question.statements.filter((s) => s.by === 'caller').map((s) => s.said)].join(
-    '. ',
-  );
-  const everything = useHeard(edition, allSaid, null, question.hostId);
+  const care = useCaseCare(view, question, edition, date);
 
   const at = mark === null ? taken.length : Math.min(mark, taken.length);
   const shownTaken = useMemo(() => taken.slice(0, at), [taken, at]);
@@ -117,6 +116,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
     );
   }
 
+  const plant = edition.plants.find((p) => p.id === question.hostId) ?? null;
   const untouched = question.statements.length === 0 && question.readings.length === 0;
   const opening = question.position === 1 && untouched ? view.opening : '';
   const goOn = () => {
@@ -140,13 +140,13 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const testHref = test && `/bench/tests/${test.id}?case=${view.id}&question=${question.id}`;
   const planHref = `/case/${view.id}/plan/${question.id}`;
   const reply = () => {
-    down.snapshot(edition.version, standing, taken);
+    if (!care.only) down.snapshot(edition.version, standing, taken);
     void navigate(`/case/${view.id}/reply/${question.id}`);
   };
   const onEnter = () => {
     if (draft.trim()) takeIn();
     else if (opening) setDraft(opening);
-    else if (standing.enough.enough) reply();
+    else if (standing.enough.enough || care.only) reply();
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.altKey && event.code === 'KeyP') {
@@ -160,7 +160,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
       return;
     }
     if (event.key === 'Escape') setDraft('');
-    if (event.key === 'Enter' && event.ctrlKey && taken.length > 0) reply();
+    if (event.key === 'Enter' && event.ctrlKey && (taken.length > 0 || care.only)) reply();
     else if (event.key === 'Enter') onEnter();
     if (draft !== '' || event.ctrlKey || event.metaKey || event.altKey) return;
     const digit = /^Digit(\d)$/.exec(event.code)?.[1] ?? (/^\d$/.test(event.key) ? event.key : undefined);
@@ -196,7 +196,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
           caseId={view.id}
           question={question}
           edition={edition}
-          care={everything?.careAnswers ?? NO_CARE}
+          care={care.only ? NO_CARE : care.answers}
           opening={question.position === 1 ? view.opening : ''}
           shownIds={shownIds}
           onWithdraw={down.withdraw}
@@ -209,14 +209,18 @@ export function QuestionTable({ view, question, session, write }: Props) {
           branches={branches}
           onStep={stepTo}
         />
-        <StandingPanel
-          standing={shown}
-          edition={edition}
-          taken={shownWeighed}
-          backAt={mark === null ? null : at}
-          planHref={planHref}
-          hostName={edition.plants.find((p) => p.id === question.hostId)?.name.toLowerCase() ?? 'plants'}
-        />
+        {care.only ? (
+          <CarePanel care={care} edition={edition} plant={plant} />
+        ) : (
+          <StandingPanel
+            standing={shown}
+            edition={edition}
+            taken={shownWeighed}
+            backAt={mark === null ? null : at}
+            planHref={planHref}
+            hostName={plant?.name.toLowerCase() ?? 'plants'}
+          />
+        )}
       </Columns>
       <div>
         <Reproduced caseId={view.id} question={question} standing={standing} />
@@ -228,6 +232,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
           finding={finding}
           place={place}
           askPlant={askPlant}
+          onlyCare={care.only}
           opening={opening}
           takenBefore={before && edition ? readingText(edition, before.finding, before.answer) : null}
           draft={draft}

@@ -118,6 +118,7 @@ describe('dock', () => {
     finding,
     place: 0,
     askPlant: false,
+    onlyCare: false,
     opening: '',
     takenBefore: null,
     draft: '',
@@ -151,6 +152,12 @@ describe('dock', () => {
     expect(screen.getByText(/Which plant is it/)).toBeTruthy();
     expect(screen.queryByText('what about frost?')).toBeNull();
   });
+  it('has nothing to ask where only care was asked for', () => {
+    renderInk(<Dock {...props} onlyCare />);
+    expect(screen.getByText(/A question of care/)).toBeTruthy();
+    expect(screen.queryByText('what about frost?')).toBeNull();
+    expect(screen.getByRole('button', { name: /Write the reply/ })).toBeTruthy();
+  });
   it('says when it is enough', () => {
     const onReply = jest.fn();
     renderInk(<Dock {...props} standing={{ ...standing, enough: { enough: true, because: 'one-stands-out' } }} onReply={onReply} />);
@@ -167,7 +174,8 @@ describe('dock', () => {
       care: [],
       wording: '',
       notUnderstood: [],
-      maybeCare: { mentioned: [], unplaced: [] },
+      maybeCare: { mentioned: [], unplaced: [], trouble: false },
+      onlyCare: false,
       careAnswers: [],
       measurements: [],
     };
@@ -189,7 +197,8 @@ describe('dock', () => {
           care: [],
           wording: '',
           notUnderstood: ['zorble'],
-          maybeCare: { mentioned: [], unplaced: [] },
+          maybeCare: { mentioned: [], unplaced: [], trouble: false },
+          onlyCare: false,
           careAnswers: [],
           measurements: [],
         }}

@@ -35,6 +35,18 @@ describe('a case', () => {
     expect(question?.readings.map((r) => `${r.finding}=${r.answer}`)).toContain('holes=some');
     expect(store.getState().outbox.pending.map(({ kind }) => kind)).toEqual(['statement', 'question']);
   });
+  it('answers a question of care in place of the standing, until something wrong is told', async () => {
+    const { store } = open();
+    await userEvent.type(await entry(), 'when to prune my bean{Enter}');
+    const answer = await screen.findByRole('region', { name: 'Answer to a question of care' });
+    expect(within(answer).getByRole('heading', { name: 'Pruning: bean' })).toBeTruthy();
+    expect(within(answer).getByText('in winter')).toBeTruthy();
+    expect(screen.queryByRole('region', { name: 'Standing of causes' })).toBeNull();
+    expect(store.getState().work.cases['c1']?.questions[0]?.readings).toEqual([]);
+    await userEvent.type(await entry(), 'it has holes in the leaves{Enter}');
+    expect(await screen.findByRole('region', { name: 'Standing of causes' })).toBeTruthy();
+    expect(within(said()).getByRole('heading', { name: 'Pruning: bean' })).toBeTruthy();
+  });
   it('answers the question on a digit, and takes a reading back and in again', async () => {
     open(aCase({ questions: [aQuestion({ hostId: 'bean' })] }));
     await entry();

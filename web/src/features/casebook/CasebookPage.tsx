@@ -1,6 +1,7 @@
 import { useDeferredValue } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { styled } from 'styled-components';
+import { CARE_ONLY } from '@sounding/core/edition/edition.ts';
 import { sayShortDay } from '../../app/dates.ts';
 import { useDesk } from '../../app/routes.tsx';
 import { problemText, useCasesQuery, useEditionQuery } from '../../store/api.ts';
@@ -65,7 +66,7 @@ export function CasebookPage() {
   const wanted = useDeferredValue(search);
   const { data, error } = useCasesQuery({ search: wanted, limit: PAGE, offset });
   const { data: edition } = useEditionQuery(session.edition);
-  const nameOf = (kind: 'plants' | 'causes', id: string) => edition?.[kind].find((row) => row.id === id)?.name ?? id;
+  const nameOf = (kind: 'plants' | 'causes', id: string) => (id === CARE_ONLY ? 'Care' : (edition?.[kind].find((row) => row.id === id)?.name ?? id));
   const go = (next: { search?: string; from?: number }) => {
     const merged = { search, from: 0, ...next };
     setParams({ ...(merged.search ? { search: merged.search } : {}), ...(merged.from ? { from: String(merged.from) } : {}) }, { replace: true });

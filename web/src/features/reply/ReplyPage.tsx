@@ -2,11 +2,13 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { TextArea, TextField as AriaTextField, Label } from 'react-aria-components';
 import { styled } from 'styled-components';
+import { CARE_ONLY } from '@sounding/core/edition/edition.ts';
 import { composeReply, LABELS_FIRST } from '@sounding/core/treatment/reply.ts';
 import { sayDay } from '../../app/dates.ts';
 import { useDesk } from '../../app/routes.tsx';
 import { problemText } from '../../store/api.ts';
 import { Button, Notice, TextField } from '../../ui/controls.tsx';
+import { useCaseCare } from '../case/useCaseCare.ts';
 import { useCaseWork } from '../case/useCaseWork.ts';
 import { ACT_WORDS } from '../case/words.ts';
 import { usePlanWork } from '../plan/usePlanWork.ts';
@@ -98,6 +100,7 @@ export function ReplyPage() {
   const { view, error, write } = useCaseWork(caseId);
   const work = usePlanWork(caseId, questionId, session);
   const { question, edition, standing, date } = work;
+  const care = useCaseCare(view, question, edition, date);
   const taken = (question?.readings ?? []).filter((r) => r.withdrawnAt === null && r.answer !== UNKNOWN_ANSWER);
   const [draft, setDraft] = useState<string | null>(null);
   const [followUpOn, setFollowUpOn] = useState<string | null>(null);
@@ -122,6 +125,7 @@ export function ReplyPage() {
     advisor: session.person.name,
     today: date,
     plan,
+    care,
   });
   const body = draft ?? question.advice?.body ?? composed;
   const missing = body.includes(LABELS_FIRST) ? '' : `\n\n${LABELS_FIRST}`;
@@ -137,9 +141,9 @@ export function ReplyPage() {
       body: {
         id: question.advice?.id ?? crypto.randomUUID(),
         body: body + missing,
-        act: standing.decision.act,
-        causeId: leader.cause,
-        probability: leader.probability,
+        act: care.only ? 'culture' : standing.decision.act,
+        causeId: care.only ? CARE_ONLY : leader.cause,
+        probability: care.only ? 1 : leader.probability,
         edition: edition.version,
         date,
         overrule: question.overrule?.why ?? '',
@@ -160,9 +164,9 @@ export function ReplyPage() {
       </Printed>
       <Side>
         <Fact>
-          <b>{leader?.name}</b>
-          {ACT_WORDS[standing.decision.act]}
-          {standing.decision.noteFor ? `; note ${sayDay(standing.decision.noteFor)}` : ''}
+          <b>{care.only ? 'A question of care' : leader?.name}</b>
+          {care.only ? 'Answered from the plant’s card' : ACT_WORDS[standing.decision.act]}
+          {!care.only && standing.decision.noteFor ? `; note ${sayDay(standing.decision.noteFor)}` : ''}
         </Fact>
         <TextField label="Call back on" type="date" value={callBack} onChange={setFollowUpOn} />
         {dateFault && (

@@ -1,0 +1,34 @@
+import { useMemo } from 'react';
+import type { CaseView, QuestionView } from '@sounding/contract/api.ts';
+import type { ReplyCare } from '@sounding/core/treatment/reply.ts';
+import { WORDING, type Edition } from '@sounding/core/edition/edition.ts';
+import { WHOLE_CARD } from '@sounding/core/language/careQuestions.ts';
+import { useCareDates, useHeard } from '../../engine/engine.ts';
+import { useWeatherQuery } from '../../store/api.ts';
+
+export interface CaseCare extends ReplyCare {
+  /** True where it is not known what was asked, and the whole card answers. */
+  wholeCard: boolean;
+}
+
+const NONE: CaseCare = { only: false, answers: [], dates: [], wholeCard: false };
+
+/** What a question of a case asks of care, with the answers of the plant's card and their days; `only` while nothing wrong has been told or seen. */
+export function useCaseCare(view: CaseView | undefined, question: QuestionView | undefined, edition: Edition | undefined, date: string): CaseCare {
+  const said = [
+    question?.position === 1 ? (view?.opening ?? '') : '',
+    ...(question?.statements ?? []).filter((s) => s.by === 'caller').map((s) => s.said),
+  ].join('. ');
+  const heard = useHeard(edition, said, null, question?.hostId ?? null);
+  const stationId = question?.stationId ?? null;
+  const { data: series } = useWeatherQuery({ stationId: stationId ?? '', until: date }, { skip: stationId === null });
+  const topics = useMemo(() => [...new Set((heard?.careAnswers ?? []).map(({ topic }) => topic))], [heard]);
+  const context = question ? { date, climate: question.climate, hemisphere: question.hemisphere } : null;
+  const dates = useCareDates(edition, series, question?.hostId ?? null, topics, context);
+  const seen = (question?.readings ?? []).some((r) => r.withdrawnAt === null && r.finding !== WORDING);
+  return useMemo(() => {
+    if (!heard || heard.careAnswers.length === 0) return NONE;
+    const wholeCard = heard.care.some(({ topic }) => topic === WHOLE_CARD);
+    return { only: heard.onlyCare && !seen, answers: heard.careAnswers, dates: dates ?? [], wholeCard };
+  }, [heard, dates, seen]);
+}
