@@ -75,7 +75,8 @@ function lintTreatment(cause: Cause, edition: Edition, say: Say): void {
   }
   const preferred = cause.options.filter((o) => o.preferred);
   if (preferred.length !== 1) say(`has ${preferred.length} preferred options, wanted exactly one`);
-  if (cause.kind === 'normal' && preferred[0]?.act !== 'leave' && preferred[0]?.act !== 'culture')
+  // what goes back to plain green is cut out by hand: that treats nothing
+  if (cause.kind === 'normal' && !['leave', 'culture', 'physical'].includes(preferred[0]?.act ?? ''))
     say('is normal for the plant but is answered with a treatment');
 }
 

@@ -31,7 +31,7 @@ export interface Understanding {
   care: CareQuestion[];
   /** What may be a question of care where no trouble is told: topics spoken of, and what asks to do something unsaid. */
   maybeCare: { mentioned: CareQuestion[]; unplaced: CareQuestion[]; trouble: boolean };
-  /** True where care is asked for and no word tells of trouble: then nothing is weighed, not even the wording. */
+  /** True where care is asked for and no word tells of trouble: then nothing is to be found out. */
   onlyCare: boolean;
   /** Lengths that were said; one the plant cannot have carries the question to put at once. */
   measurements: Measurement[];
@@ -58,6 +58,8 @@ function deniedAnswer(finding: Finding, answer: string): string | null {
 
 /** An answer this much rarer among plants than another to the same finding is the more particular of the two. */
 const PARTICULAR = 0.6;
+/** Asked of what was seen: "green things like tomatoes on my potatoes, are they poisonous". */
+const ON_SEEING = new Set(['poison']);
 const PRONOUNS = new Set(['they', 'them', 'these', 'those']);
 /** Tokens to either side in which an organ is taken to be the one spoken of. */
 const ORGAN_REACH = 8;
@@ -446,7 +448,10 @@ export class Understander {
     const parts = words.map((utterance) =>
       typeof utterance === 'string' ? this.read(utterance, 'caller') : this.readAnswer(utterance.ask, utterance.say),
     );
-    const onlyCare = parts.some(({ care }) => care.length > 0) && !this.troubleRead(parts) && !parts.some(({ maybeCare }) => maybeCare.trouble);
+    const onlyCare =
+      parts.some(({ care }) => care.some(({ topic }) => !ON_SEEING.has(topic))) &&
+      !this.troubleRead(parts) &&
+      !parts.some(({ maybeCare }) => maybeCare.trouble);
     const host = (parts.find((part) => part.host && !part.host.generic) ?? parts.find((part) => part.host))?.host ?? null;
     return {
       plants: parts.flatMap((part) => part.plants),
@@ -462,12 +467,10 @@ export class Understander {
       onlyCare,
       measurements: words.flatMap((utterance) => measurementsIn(typeof utterance === 'string' ? utterance : utterance.say, host ?? known)),
       notUnderstood: parts.flatMap((part) => part.notUnderstood),
-      wording: onlyCare
-        ? ''
-        : parts
-            .map((part) => part.wording)
-            .filter(Boolean)
-            .join(' '),
+      wording: parts
+        .map((part) => part.wording)
+        .filter(Boolean)
+        .join(' '),
     };
   }
 }

@@ -24,7 +24,8 @@ export function useTakeDown(question: QuestionView, write: (write: NewWrite) => 
   const words = useCallback(
     (said: string, asked: string | null, heard: Heard) => {
       const statementId = crypto.randomUUID();
-      const readings = evidenceIn(heard).map(({ finding, answer: given, channel, from }) => ({
+      // how a question of care was put tells nothing of what is wrong: nothing is
+      const readings = evidenceIn(heard.onlyCare ? { ...heard, wording: '' } : heard).map(({ finding, answer: given, channel, from }) => ({
         id: crypto.randomUUID(),
         finding,
         answer: given,
