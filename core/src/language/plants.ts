@@ -170,3 +170,21 @@ export class PlantNames {
     return meant(name) ?? meant(`${name.trim()}s`);
   }
 }
+
+/** What follows a plant's name that is not its fruit: "cherry tree", "apple leaves". */
+const AFTER_HOST = new Set(
+  'tree trees bush bushes plant plants leaf leaves foliage hedge vine vines cactus shrub shrubs branch branches trunk'.split(' '),
+);
+
+/**
+ * A plant's name that means the plant as a whole says nothing of what is seen, so no phrase may use it: the "sugar" of a sugar maple is no powder,
+ * the "coffee" of a coffee bush no colour. Its last word stays where it may be the fruit that is spoken of.
+ */
+export function withoutHostWords(tokens: readonly Token[], plants: readonly PlantMention[]): Token[] {
+  const hosts = plants.filter(({ nearby }) => !nearby); // a juniper hedge next door is something seen
+  const ofName = new Set(hosts.flatMap(({ at }) => at.slice(0, -1)));
+  const last = new Set(hosts.flatMap(({ at }) => at.slice(-1)));
+  return tokens.map((token, i) =>
+    ofName.has(i) || (last.has(i) && AFTER_HOST.has(tokens[i + 1]?.word ?? '')) ? { ...token, word: '', stem: '' } : token,
+  );
+}

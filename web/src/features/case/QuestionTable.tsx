@@ -5,7 +5,7 @@ import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api
 import type { Finding } from '@sounding/core/edition/edition.ts';
 import { readingText } from '@sounding/core/consult/words.ts';
 import { testsFor } from '@sounding/core/consult/tests.ts';
-import { answersQuestion } from '@sounding/core/language/understand.ts';
+import { answersQuestion } from '@sounding/core/language/answers.ts';
 import { hear, useHeard } from '../../engine/engine.ts';
 import { useAddQuestionMutation } from '../../store/api.ts';
 import { Notice } from '../../ui/controls.tsx';

@@ -1,0 +1,53 @@
+import { describe, expect, it } from '@jest/globals';
+import type { Finding } from '../edition/edition.ts';
+import { answerIn, answersQuestion, channelOf, deniedAsk, isAnswerWord, settledBy } from './answers.ts';
+
+const finding = (ids: string[], absent?: string): Finding => ({
+  id: 'f',
+  name: 'f',
+  organ: 'leaf',
+  kind: 'symptom',
+  ask: 'f?',
+  ...(absent === undefined ? {} : { absent }),
+  answers: ids.map((id) => ({ id, say: id, background: 1 / ids.length, words: [] })),
+  phoneSeconds: 5,
+  tableSeconds: 5,
+});
+
+describe('an answer', () => {
+  it.each([
+    ['yes, and the floor under it', 'yes'],
+    ['Yeah', 'yes'],
+    ['a bit, in the evening', 'yes'],
+    ['no', 'no'],
+    ['No, they are dry', 'no'],
+    ['not that I can see', 'no'],
+    ['no webs', 'other'],
+    ['orange', 'other'],
+    ["I don't know, maybe", 'unknown'],
+    ["haven't looked", 'unknown'],
+  ])('"%s" is %s', (say, kind) => expect(answerIn(say)).toBe(kind));
+  it('answers the question before it only with yes or no', () => {
+    expect(answersQuestion('yes')).toBe(true);
+    expect(answersQuestion('brown all over')).toBe(false);
+  });
+  it('may be doubted', () => {
+    expect(channelOf('yes, I think')).toBe('caller-unsure');
+    expect(channelOf('yes')).toBe('caller');
+  });
+  it('is told from the words that carry it', () => {
+    expect(isAnswerWord('Nope')).toBe(true);
+    expect(isAnswerWord('nodes')).toBe(false);
+  });
+  it('denies what was asked for', () => expect(deniedAsk('Are there any insects?')).toBe('no insects'));
+});
+
+describe('what a bare yes or no settles', () => {
+  it('is the answer of that name', () => expect(settledBy(finding(['yes', 'no']), false)).toBe('no'));
+  it('is the absent answer for no', () => expect(settledBy(finding(['none', 'white'], 'none'), false)).toBe('none'));
+  it('is the only thing there can be for yes, or that there is something', () => {
+    expect(settledBy(finding(['none', 'white'], 'none'), true)).toBe('white');
+    expect(settledBy(finding(['none', 'white', 'black'], 'none'), true)).toBe('not:none');
+  });
+  it('is nothing where the question was which of several', () => expect(settledBy(finding(['days', 'weeks']), true)).toBeNull());
+});

@@ -1,0 +1,64 @@
+import type { Lexicon, Organ } from '../edition/edition.ts';
+import type { Match } from './meaning.ts';
+import type { Token } from './tokens.ts';
+
+const PRONOUNS = new Set(['they', 'them', 'these', 'those']);
+/** Words back that a "they" looks for what it stands for. */
+const PRONOUN_REACH = 14;
+/** Tokens to either side in which an organ is taken to be the one spoken of. */
+const ORGAN_REACH = 8;
+
+/** Which organ of the plant is spoken of, and whether a phrase is about it. */
+export class Organs {
+  private readonly words: ReadonlySet<string>;
+
+  constructor(private readonly lexicon: Lexicon) {
+    this.words = new Set(Object.values(lexicon.organs).flat());
+  }
+
+  /** Lets every "they" stand for the organ spoken of before it. */
+  resolvePronouns(tokens: readonly Token[]): Token[] {
+    let last = -1;
+    return tokens.map((token, index) => {
+      if (this.words.has(token.word)) last = index;
+      const antecedent = last >= 0 && index - last <= PRONOUN_REACH ? tokens[last] : undefined;
+      return antecedent && PRONOUNS.has(token.word) ? { ...token, standsFor: { word: antecedent.word, stem: antecedent.stem } } : token;
+    });
+  }
+
+  /** Organs spoken of, clause by clause; a clause that names none goes on with the last. @param named words of plants' names: "my courgettes" may mean the plant */
+  private byClause(tokens: readonly Token[], named: ReadonlySet<number>): Set<Organ>[] {
+    const byClause: Set<Organ>[] = [];
+    let last = new Set<Organ>();
+    for (let clause = 0; clause <= (tokens.at(-1)?.clause ?? 0); clause++) {
+      const here = new Set<Organ>();
+      for (const [index, token] of tokens.entries()) {
+        if (token.clause !== clause || named.has(index)) continue;
+        for (const [organ, words] of Object.entries(this.lexicon.organs)) if (words.includes(token.word)) here.add(organ as Organ);
+      }
+      if (here.size > 0) last = here;
+      byClause.push(last);
+    }
+    return byClause;
+  }
+
+  /** Whether a symptom's phrase can be about the organ spoken of around it. */
+  fitting(tokens: readonly Token[], named: ReadonlySet<number>): (match: Match) => boolean {
+    const spokenOf = this.byClause(tokens, named);
+    /** True when the clause speaks of an organ, but too far from these words to be theirs: "it wilted, and there is sawdust at the stem". */
+    const isFar = ({ at }: Match): boolean => {
+      const { clause } = tokens[at[0]!]!;
+      const [from, to] = [at[0]! - ORGAN_REACH, at[at.length - 1]! + ORGAN_REACH];
+      const spokenAt = tokens.flatMap((token, i) => (token.clause === clause && this.words.has(token.word) && !named.has(i) ? [i] : []));
+      return spokenAt.length > 0 && spokenAt.every((i) => i < from || i > to);
+    };
+    return (match) => {
+      if (match.value.kind !== 'finding' || match.saying) return true;
+      const { organ, kind } = match.value.finding;
+      if (kind !== 'symptom' || organ === 'whole-plant' || organ === 'surroundings') return true; // a creature or a fungus may sit anywhere
+      const spoken = spokenOf[tokens[match.at[0]!]!.clause];
+      if (!spoken || spoken.size === 0 || spoken.has(organ) || isFar(match)) return true;
+      return match.at.some((i) => this.lexicon.organs[organ]?.includes(tokens[i]!.word));
+    };
+  }
+}

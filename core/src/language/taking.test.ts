@@ -1,0 +1,96 @@
+import { describe, expect, it } from '@jest/globals';
+import { smallEdition } from '../testing/smallEdition.ts';
+import type { Finding } from '../edition/edition.ts';
+import type { Match } from './meaning.ts';
+import { Taking, type Heard } from './taking.ts';
+import { tokenise } from './tokens.ts';
+
+const coating = smallEdition.findings.find(({ id }) => id === 'coating')!;
+const hear = (text: string, change: Partial<Heard> = {}, aside: number[] = []) => {
+  const tokens = tokenise(text, {});
+  const heard: Heard = {
+    tokens,
+    named: new Set(),
+    host: null,
+    channel: 'caller',
+    negatedBy: tokens.map(() => -1),
+    doubted: tokens.map(() => false),
+    negatorHeads: new Set(['no', 'never']),
+    ...change,
+  };
+  return new Taking(heard, new Set(aside));
+};
+const seen = (finding: Finding, answer: string, at: number[], score = 1): Match => ({
+  value: { kind: 'finding', finding, answer },
+  at,
+  score,
+  saying: false,
+});
+const named = (at: number[]): Match => ({ value: { kind: 'claim', causes: [smallEdition.causes[0]!] }, at, score: 1, saying: false });
+
+describe('taking', () => {
+  it('keeps the words a reading was read from', () => {
+    const taking = hear('some white powder there');
+    taking.take(seen(coating, 'white', [1, 2]));
+    expect(taking.readings).toEqual([{ finding: 'coating', answer: 'white', channel: 'caller', from: 'white powder', choices: [] }]);
+    expect([...taking.covered]).toEqual([1, 2]);
+  });
+  it('reads a denied phrase as the absent answer, from the word that denies it', () => {
+    const taking = hear('no white powder', { negatedBy: [-1, 0, 0] });
+    taking.take(seen(coating, 'white', [1, 2]));
+    expect(taking.readings).toMatchObject([{ answer: 'none', from: 'no white powder' }]);
+  });
+  it('does not deny again what says no itself', () => {
+    const taking = hear('never powder', { negatedBy: [-1, 0] });
+    taking.take(seen(coating, 'white', [0, 1]));
+    expect(taking.readings).toMatchObject([{ answer: 'white' }]);
+  });
+  it('takes a doubted phrase as not sure', () => {
+    const taking = hear('maybe powder', { doubted: [false, true] });
+    taking.take(seen(coating, 'white', [1]));
+    expect(taking.readings[0]!.channel).toBe('caller-unsure');
+  });
+  it('leaves a phrase whose words a longer one has used', () => {
+    const taking = hear('white powder');
+    taking.take(seen(coating, 'white', [0, 1], 2));
+    taking.take(
+      seen(
+        smallEdition.findings.find(({ id }) => id === 'holes')!,
+        'some',
+        [0],
+        1,
+      ),
+    );
+    expect(taking.readings.map(({ finding }) => finding)).toEqual(['coating']);
+  });
+  it('means the more particular of two things said, and keeps the other as a choice', () => {
+    const common: Finding = { ...coating, answers: coating.answers.map((a) => ({ ...a, background: a.id === 'none' ? 0.9 : 0.05 })) };
+    const taking = hear('clean but white');
+    taking.take(seen(common, 'none', [0]));
+    taking.take(seen(common, 'white', [2]));
+    expect(taking.readings).toMatchObject([{ answer: 'white', choices: ['none'], from: 'white' }]);
+  });
+  it('puts readings in the order they were spoken', () => {
+    const taking = hear('holes and powder');
+    taking.take(seen(coating, 'white', [2]));
+    taking.take(
+      seen(
+        smallEdition.findings.find(({ id }) => id === 'holes')!,
+        'some',
+        [0],
+      ),
+    );
+    expect(taking.readings.map(({ finding }) => finding)).toEqual(['holes', 'coating']);
+  });
+  it('keeps a name for the trouble once, never as a reading, and not when it is denied', () => {
+    const taking = hear('mildew mildew');
+    taking.take(named([0]));
+    taking.take(named([1]));
+    expect(taking.claims).toHaveLength(1);
+    expect(taking.readings).toEqual([]);
+    expect([...taking.aside]).toEqual([0, 1]);
+    const denied = hear('no mildew', { negatedBy: [-1, 0] });
+    denied.take(named([1]));
+    expect(denied.claims).toEqual([]);
+  });
+});

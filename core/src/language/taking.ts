@@ -1,0 +1,147 @@
+import type { Channel, Finding, Plant } from '../edition/edition.ts';
+import type { Reading } from '../diagnosis/posterior.ts';
+import { likeliest } from './claims.ts';
+import { circumstantial, type Match } from './meaning.ts';
+import type { Token } from './tokens.ts';
+
+export interface UnderstoodReading extends Reading {
+  /** The caller's words it was read from. */
+  from: string;
+  /** Other answers to the same finding that the words allow, best first. */
+  choices: string[];
+}
+
+export interface Claim {
+  cause: string;
+  /** The caller's words it was read from. */
+  from: string;
+}
+
+/** What is known of an utterance before its phrases are taken. */
+export interface Heard {
+  tokens: readonly Token[];
+  /** Words of plants' names. */
+  named: ReadonlySet<number>;
+  host: Plant | null;
+  channel: Channel;
+  /** For each word the index of what denies it, -1 = nothing; and whether it is doubted. */
+  negatedBy: readonly number[];
+  doubted: readonly boolean[];
+  /** The word each negator begins with: "hardly" of "hardly any". */
+  negatorHeads: ReadonlySet<string>;
+}
+
+/** An answer this much rarer among plants than another to the same finding is the more particular of the two. */
+const PARTICULAR = 0.6;
+
+const shareOf = (finding: Finding, answer: string): number => finding.answers.find(({ id }) => id === answer)?.background ?? 0;
+
+/** What "no …" says of a finding; null where it says nothing: "not fed for ages" is no word on how fast it came. */
+function deniedAnswer(finding: Finding, answer: string): string | null {
+  if (answer === finding.absent) return null;
+  if (finding.absent !== undefined) return finding.absent;
+  return finding.kind === 'pattern' ? null : `not:${answer}`;
+}
+
+/** Takes phrases, best first, for readings and claims. */
+export class Taking {
+  readonly claims: Claim[] = [];
+  /** Words that were placed. */
+  readonly covered: Set<number>;
+  /** Words of a name given to the trouble, and of a question of care: no word on what is seen. */
+  readonly aside: Set<number>;
+  private readonly found: { reading: UnderstoodReading; at: number }[] = [];
+  private readonly used: Match[] = [];
+
+  /** @param aside words that ask for care */
+  constructor(
+    private readonly heard: Heard,
+    aside: ReadonlySet<number>,
+  ) {
+    this.covered = new Set([...heard.named, ...aside]);
+    this.aside = new Set(aside);
+  }
+
+  /** Readings in the order they were spoken. */
+  get readings(): UnderstoodReading[] {
+    return [...this.found].sort((a, b) => a.at - b.at).map(({ reading }) => reading);
+  }
+
+  /** Matches come best first. */
+  take(match: Match): void {
+    if (this.isOutdone(match) || match.value.kind === 'care') return;
+    if (match.value.kind === 'claim') this.takeClaim(match);
+    else this.takeReading(match);
+  }
+
+  private said(at: readonly number[]): string {
+    return this.heard.tokens
+      .slice(at[0], at[at.length - 1]! + 1)
+      .map((t) => t.text)
+      .join(' ');
+  }
+
+  /** A longer phrase that holds all of these words has already said what they mean. */
+  private isOutdone(match: Match): boolean {
+    const ownWords = ({ at }: Match) => at.filter((i) => !this.heard.named.has(i)).length;
+    return this.used.some(
+      (other) =>
+        ownWords(other) >= ownWords(match) &&
+        other.score >= match.score &&
+        circumstantial(other.value) === circumstantial(match.value) &&
+        match.at.every((i) => other.at.includes(i)),
+    );
+  }
+
+  /** A name is no evidence: its words may still say what is seen. */
+  private takeClaim({ value, at }: Match): void {
+    // "blight" within "fire blight"; "no frost" claims no frost
+    if (value.kind !== 'claim' || at.every((i) => this.aside.has(i)) || at.some((i) => this.heard.negatedBy[i]! >= 0)) return;
+    const named = likeliest(value.causes, this.heard.host);
+    if (named && !this.claims.some((c) => c.cause === named.id)) this.claims.push({ cause: named.id, from: this.said(at) });
+    at.forEach((i) => this.covered.add(i));
+    at.forEach((i) => this.aside.add(i));
+  }
+
+  /** Index of the word that denies the phrase, or -1; a phrase that says "no" itself ("never flowered") is not denied again. */
+  private negatorOf({ at }: Match): number {
+    const { tokens, negatedBy, negatorHeads } = this.heard;
+    if (at.some((i) => negatorHeads.has(tokens[i]!.word))) return -1;
+    return at.map((i) => negatedBy[i] ?? -1).find((n) => n >= 0) ?? -1;
+  }
+
+  private takeReading(match: Match): void {
+    const { value, at } = match;
+    if (value.kind !== 'finding') return;
+    const { finding } = value;
+    const negator = this.negatorOf(match);
+    const answer = negator < 0 ? value.answer : deniedAnswer(finding, value.answer);
+    this.used.push(match);
+    at.forEach((i) => this.covered.add(i));
+    if (answer === null) return;
+    if (negator >= 0) this.covered.add(negator);
+    const same = this.found.find(({ reading }) => reading.finding === finding.id)?.reading;
+    if (same) this.weighAgainst(same, finding, answer, at);
+    else this.found.push({ at: at[0]!, reading: this.readingOf(finding, answer, at, negator) });
+  }
+
+  private readingOf(finding: Finding, answer: string, at: readonly number[], negator: number): UnderstoodReading {
+    const { channel, doubted } = this.heard;
+    return {
+      finding: finding.id,
+      answer,
+      channel: channel === 'caller' && at.some((i) => doubted[i]) ? 'caller-unsure' : channel,
+      from: this.said(negator < 0 ? at : [Math.min(negator, at[0]!), at[at.length - 1]!]),
+      choices: [],
+    };
+  }
+
+  /** "Leaves turn yellow but the veins stay green": the more particular of two things said of one finding is meant, the other kept as a choice. */
+  private weighAgainst(same: UnderstoodReading, finding: Finding, answer: string, at: readonly number[]): void {
+    if (same.answer === answer || same.choices.includes(answer)) return;
+    const plain = !answer.startsWith('not:') && !same.answer.startsWith('not:');
+    const particular = plain && shareOf(finding, answer) < PARTICULAR * shareOf(finding, same.answer);
+    same.choices.push(particular ? same.answer : answer);
+    if (particular) Object.assign(same, { answer, from: this.said(at) });
+  }
+}
