@@ -167,6 +167,22 @@ describe('a case', () => {
     expect(await find('#3')).toHaveLength(1);
     expect(await find('100%_sure')).toEqual([]);
   });
+  it('answered from the card of the plant is found under care', async () => {
+    const { questions } = await newCase();
+    const q = questions[0]!.id;
+    const advice = {
+      id: randomUUID(),
+      body: 'Prune it in winter.',
+      act: 'culture',
+      causeId: 'care',
+      probability: 1,
+      edition: edition.version,
+      date: '2026-06-14',
+    };
+    await agent.put(`/api/questions/${q}/advice`).send(advice).expect(204);
+    const { cases } = caseList.parse((await agent.get('/api/cases').query({ search: 'care' })).body);
+    expect(cases.filter((c) => c.causes.includes('care'))).toHaveLength(1);
+  });
   it('puts people on the line before letters', async () => {
     const { cases } = caseList.parse((await agent.get('/api/cases').query({ status: 'waiting' })).body);
     const channels = cases.map((c) => c.channel);

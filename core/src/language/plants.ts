@@ -36,7 +36,7 @@ const isVerbOf = (word: string, name: string): boolean => /(ed|ing)$/.test(word)
 const GROWS = /^(grow|climb|twin|wrap|creep)/;
 const ONTO = new Set(['up', 'on', 'onto', 'over', 'in', 'into', 'around', 'round', 'through', 'among']);
 /** Words that may stand between a likeness and its picture. */
-const LINKS = new Set(['a', 'an', 'the', 'some', 'of', 'little', 'small', 'tiny', 'miniature', 'big', 'baby', 'my', 'very']);
+const LINKS = new Set('a an the some of little small tiny miniature big baby my our very old large tall huge mature'.split(' '));
 const OVERRUNS = /^(strangl|smother|chok|cover|overgrow|swamp)/;
 
 /** Shorter words are too near each other to guess a plant from a slip: "limey" is no lime. */
@@ -93,6 +93,10 @@ export class PlantNames {
     const besides = (token: Token | undefined): token is Token =>
       token !== undefined && token.clause === first.clause && token.breath === first.breath;
     for (let i = at[0]! - 1; i >= at[0]! - REACH_BEFORE; i--) if (besides(tokens[i]) && nearby.includes(tokens[i]!.word)) return true;
+    for (let i = at[0]! - 1; besides(tokens[i]) && (LINKS.has(tokens[i]!.word) || tokens[i]!.word === 'to'); i--) {
+      const before = tokens[i - 1];
+      if (besides(before) && nearby.includes(before.word)) return true; // "next to a big old oak"
+    }
     if (this.isLikened(tokens, at[0]!)) return true;
     // "the poinsettia's coloured leaves" are its own
     if (besides(tokens[last + 1]) && goods?.includes(tokens[last + 1]!.word) && !/'s$/.test(tokens[last]!.text)) return true;

@@ -13,7 +13,7 @@ import {
   withdrawal,
   type ReadingBody,
 } from '@sounding/contract/api.ts';
-import { WORDING, type Edition } from '@sounding/core/edition/edition.ts';
+import { CARE_ONLY, WORDING, type Edition } from '@sounding/core/edition/edition.ts';
 import { listCases, readCase } from '../db/caseReader.ts';
 import {
   addReading,
@@ -51,6 +51,9 @@ function idsNamed(rows: readonly { id: string; name: string; also: readonly stri
     .map((row) => row.id);
 }
 
+/** What the casebook calls a question that was answered from the plant's card. */
+const CARE = { id: CARE_ONLY, name: 'Care', also: [] };
+
 export function caseRoutes({ db, library, now }: Services): Router {
   const router = Router();
   const at = async (deskId: string) => ({ now: now(), today: await deskToday(db, deskId, now()), edition: (await library.edition(deskId)).version });
@@ -59,7 +62,7 @@ export function caseRoutes({ db, library, now }: Services): Router {
     const query = caseListQuery.parse(req.query);
     const { deskId } = whoOf(res);
     const edition = await library.edition(deskId);
-    const known = { causes: idsNamed(edition.causes, query.search), plants: idsNamed(edition.plants, query.search) };
+    const known = { causes: idsNamed([...edition.causes, CARE], query.search), plants: idsNamed(edition.plants, query.search) };
     res.set('Cache-Control', 'no-store').json(await listCases(db, deskId, query, known));
   });
   router.post('/cases', async (req, res) => {

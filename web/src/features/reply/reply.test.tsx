@@ -21,8 +21,8 @@ const reading = {
   withdrawnAt: null,
 };
 const checks = [{ id: 'k1', on: '2026-07-01', what: 'Look under the leaves', why: 'eggs last time' }];
-const open = (extra = {}) => {
-  const view = aCase({ questions: [aQuestion({ hostId: 'bean', readings: [reading], ...extra })] });
+const open = (extra = {}, opening = '') => {
+  const view = aCase({ opening, questions: [aQuestion({ hostId: 'bean', readings: [reading], ...extra })] });
   server = fakeServer({
     'GET /api/cases/*': view,
     'GET /api/editions/*': smallEdition,
@@ -83,5 +83,19 @@ describe('the reply', () => {
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Save the reply' }).disabled).toBe(true);
     fireEvent.change(screen.getByLabelText('Call back on'), { target: { value: '2026-06-30' } });
     expect(screen.queryByRole('alert')).toBeNull();
+  });
+  it('to a question of care comes from the plant’s card, names no cause, and is filed under care', async () => {
+    const { store } = open({ readings: [] }, 'when to prune my bean');
+    await screen.findByText('A question of care');
+    const { value } = await letter();
+    expect(value).toContain('Pruning\nin winter.');
+    expect(value).not.toMatch(/in 100/);
+    await userEvent.click(screen.getByRole('button', { name: 'Save the reply' }));
+    expect(store.getState().work.cases['c1']?.questions[0]?.advice).toMatchObject({ causeId: 'care', act: 'culture' });
+  });
+  it('answers care beside the trouble that was seen', async () => {
+    open({}, 'when to prune my bean, it has holes');
+    await screen.findByRole('textbox', { name: 'Reply to Tilda' });
+    expect((await letter()).value).toMatch(/beetle[\s\S]*You also asked\n\nPruning\nin winter\./);
   });
 });

@@ -1,0 +1,61 @@
+import { describe, expect, it } from '@jest/globals';
+import type { Cause } from '../edition/edition.ts';
+import { smallEdition } from '../testing/smallEdition.ts';
+import { claimable, claimPattern, likeliest } from './claims.ts';
+import { compilePhrase, PhraseBook } from './phrases.ts';
+import { tokenise } from './tokens.ts';
+
+const [mildew, beetle, cold] = smallEdition.causes as [Cause, Cause, Cause];
+const bean = smallEdition.plants.find(({ id }) => id === 'bean')!;
+
+describe('names callers give the trouble', () => {
+  it('are those of every cause, normal states left out', () => {
+    const normal: Cause = { ...cold, id: 'normal', kind: 'normal', name: 'Old leaves' };
+    const byName = claimable({ ...smallEdition, causes: [{ ...mildew, name: 'Mildew', also: ['White rust!'] }, normal] });
+    expect([...byName.keys()]).toEqual(['mildew', 'white rust']);
+  });
+  it('may be shared by several causes', () => {
+    const byName = claimable({
+      ...smallEdition,
+      causes: [
+        { ...mildew, also: ['rust'] },
+        { ...beetle, also: ['rust'] },
+      ],
+    });
+    expect(byName.get('rust')?.map(({ id }) => id)).toEqual(['mildew', 'beetle']);
+  });
+  it('are no claim where they only say what is seen', () => {
+    const edition = {
+      ...smallEdition,
+      causes: [{ ...mildew, also: ['bronzing'] }],
+      lexicon: { ...smallEdition.lexicon, seenNotNamed: ['bronzing'] },
+    };
+    expect(claimable(edition).has('bronzing')).toBe(false);
+  });
+  it.each([
+    ['greening', 'it has greening', true],
+    ['greening', 'it is still green', false],
+    ['aphids', 'an aphid', true],
+    ['fire blight', 'is it fire blight', true],
+    ['fire blight', 'blight after the fire', false],
+  ])('"%s" is claimed in "%s": %p', (name, text, expected) => {
+    const book = new PhraseBook([compilePhrase(claimPattern(name), name, smallEdition.lexicon)], () => false);
+    expect(book.matches(tokenise(text, {}), new Set()).length > 0).toBe(expected);
+  });
+});
+
+describe('of causes that share a name', () => {
+  it('the one that suits the plant is meant', () =>
+    expect(likeliest([mildew, { ...beetle, hosts: { include: [{ genus: 'Rosa', weight: 9 }], exclude: [] } }], bean)?.id).toBe('mildew'));
+  it('and else the commoner', () =>
+    expect(
+      likeliest(
+        [
+          { ...mildew, commonness: 'rare' },
+          { ...cold, commonness: 'common' },
+        ],
+        null,
+      )?.id,
+    ).toBe('cold'));
+  it('none is meant by none', () => expect(likeliest([], bean)).toBeNull());
+});

@@ -1,0 +1,96 @@
+import { describe, expect, it } from '@jest/globals';
+import type { Edition, Plant } from '../edition/edition.ts';
+import { smallEdition } from '../testing/smallEdition.ts';
+import { closest, PlantNames, withoutHostWords } from './plants.ts';
+import { tokenise } from './tokens.ts';
+
+const plant = (id: string, name: string, latin: string, also: string[], more: Partial<Plant> = {}): Plant => ({
+  ...smallEdition.plants.find(({ generic }) => !generic)!,
+  id,
+  name,
+  latin,
+  genus: latin.split(' ')[0]!,
+  also,
+  ...more,
+});
+
+const edition: Edition = {
+  ...smallEdition,
+  plants: [
+    plant('oak', 'Oak', 'Quercus robur', ['oaks', 'oak tree']),
+    plant('ivy', 'Ivy', 'Hedera helix', []),
+    plant('squash', 'Squash', 'Cucurbita pepo', ['courgette', 'zucchini', 'marrow']),
+    plant('orange', 'Orange', 'Citrus sinensis', ['oranges!', 'orange tree']),
+    plant('peace-lily', 'Peace lily', 'Spathiphyllum wallisii', []),
+    plant('lily', 'Lily', 'Lilium candidum', ['lilies']),
+    plant('bay', 'Bay', 'Laurus nobilis', ['bay tree']),
+    plant('rhododendron', 'Rhododendron', 'Rhododendron ponticum', []),
+    plant('houseplant', 'House plant', 'Planta domestica', ['pot plant'], { generic: true }),
+  ],
+  lexicon: { ...smallEdition.lexicon, noPlant: ['view of the bay'], goods: ['juice'], likened: ['like', 'size of'] },
+};
+const names = new PlantNames(edition, ({ word }) => ['holes', 'leaves', 'rotten'].includes(word));
+const find = (text: string) => names.find(tokenise(text, edition.lexicon.irregular));
+const ids = (text: string) => find(text).map(({ plant: { id }, nearby }) => (nearby ? `(${id})` : id));
+
+describe('names of plants', () => {
+  it.each([
+    ['my oak has holes', ['oak']],
+    ['the Quercus', ['oak']],
+    ['a spathiphyllum', ['peace-lily']],
+    ['my courgettes and the marrow', ['squash', 'squash']],
+    ['my peace lily', ['peace-lily']],
+    ['my rhododendrun', ['rhododendron']],
+    ['my rodedendron', ['rhododendron']],
+    ['nothing of ours', []],
+  ])('in "%s" are %p', (text, expected) => expect(ids(text)).toEqual(expected));
+  it('are not read from verbs', () => expect(ids('I squashed one')).toEqual([]));
+  it('are not guessed from words that are known', () => expect(ids('rotten leaves')).toEqual([]));
+  it('that are colours are taken only in their own form', () => {
+    expect(ids('my oranges fall')).toEqual(['orange']);
+    expect(find('orange spots')[0]?.plant.id).toBe('orange'); // its own name; the real card marks it
+  });
+});
+
+describe('a plant that is not the one the call is about', () => {
+  it.each([
+    ['a lump like an oak', ['(oak)']],
+    ['the size of a squash', ['(squash)']],
+    ['next to an oak', ['(oak)']],
+    ['it is next to a big old oak', ['(oak)']],
+    ['next year my oak', ['oak']],
+    ['there is an oak next door', ['(oak)']],
+    ['I gave it squash juice', ['(squash)']],
+    ['a house with a view of the bay', ['(bay)']],
+    ['ivy climbing up my oak', ['(ivy)', 'oak']],
+    ['ivy smothering the oak', ['(ivy)', 'oak']],
+    ['I would like an oak', ['oak']],
+    ["I'd like an oak", ['oak']],
+    ["the squash's juice", ['squash']],
+  ])('in "%s" is %p', (text, expected) => expect(ids(text)).toEqual(expected));
+});
+
+describe('the host', () => {
+  it('is the first named closely, before a house plant in general', () => {
+    expect(closest(find('my pot plant, an ivy'))?.id).toBe('ivy');
+    expect(closest(find('my pot plant'))?.id).toBe('houseplant');
+    expect(closest([])).toBeNull();
+  });
+  it('may be given as an id, a name, a scientific name or a colour', () => {
+    expect(['oak', 'Oak tree', 'Hedera helix', 'orange', 'gorse'].map((name) => names.resolve(name)?.id ?? null)).toEqual([
+      'oak',
+      'oak',
+      'ivy',
+      'orange',
+      null,
+    ]);
+  });
+});
+
+describe('a plant’s own name', () => {
+  const stems = (text: string) => withoutHostWords(tokenise(text, {}), find(text)).map(({ word }) => word);
+  it('says nothing of what is seen, save its last word, which may be the fruit', () =>
+    expect(stems('my peace lily has holes')).toEqual(['my', '', 'lily', 'has', 'holes']));
+  it('nor does its last word before "tree" or "leaves"', () => expect(stems('oak leaves')).toEqual(['', 'leaves']));
+  it('does when it grows next door', () => expect(stems('a peace lily next door')).toEqual(['a', 'peace', 'lily', 'next', 'door']));
+});
