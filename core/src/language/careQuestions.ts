@@ -99,7 +99,7 @@ export class CareQuestions {
     const found: Found[] = [
       ...asking.flatMap((stretch) => this.byVerb(tokens, stretch, named)),
       ...best.flatMap((match) => asking.flatMap((stretch) => this.byPhrase(tokens, stretch, match)).slice(0, 1)),
-    ];
+    ].sort((a, b) => a.cue[0]! - b.cue[0]!);
     const openings = new Set(found.flatMap(({ asking: { from, body } }) => tokens.flatMap((_, i) => (i >= from && i < body ? [i] : []))));
     const cues = new Set(found.flatMap(({ asking: stretch, cue }) => cue.filter((i) => within(stretch, i))));
     const inBreath = (i: number): boolean =>

@@ -189,7 +189,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
   const { enough } = standing;
   const done = onlyCare || enough.enough;
   const doneWords = onlyCare
-    ? 'A question of care: read the answer out.'
+    ? `A question of care: read the answer out${askPlant ? ', or name the plant for its own' : ''}.`
     : enough.enough && `${ENOUGH_WORDS[enough.because]} ${standing.candidates[0]?.name}, ${percent(standing.candidates[0]?.probability ?? 0)} %.`;
   const at = standing.questions.findIndex((q) => q.finding === finding?.id);
   const question = standing.questions[at];
@@ -209,7 +209,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
           )}
         </EnoughBar>
       )}
-      {askPlant ? (
+      {askPlant && !onlyCare ? (
         <Ask>
           <Question>Which plant is it – and which variety, if you know?</Question>
           <Note>
