@@ -25,6 +25,8 @@ const ENQUIRY = new Set('ask question query advice advise wonder wondering tips 
 const OF_WHAT = new Set('about on for with regarding re how when if whether where what'.split(' '));
 /** Words from "what" or "which" to the verb of its question: "what sort of compost do they like". */
 const WH_REACH = 6;
+/** Words of a choice behind a question. */
+const LONGEST_CHOICE = 4;
 /** Words of a question in note form: "when cut back pelargoniums". */
 const SHORT = 7;
 
@@ -51,6 +53,7 @@ function openingEnd(tokens: readonly Token[], i: number, goesOn: boolean): numbe
       if (AUXILIARIES.has(word(tokens, k)) && SUBJECTS.has(word(tokens, k + 1))) return i + 1;
   }
   if (word(tokens, i - 1) === 'why') return -1; // asks for a cause
+  if (/^(have|has|were|am)$/.test(here) && !opensBreath(tokens, i)) return -1; // "they have all split" tells
   if (AUXILIARIES.has(here) && SUBJECTS.has(next)) return i + 2;
   if (AUXILIARIES.has(here) && next !== '' && next !== 'not' && (goesOn || opensBreath(tokens, i) || WH.has(word(tokens, i - 1)))) return i + 1;
   if (BE.has(here) && opensBreath(tokens, i) && word(tokens, i - 1) !== 'and') return i + 1;
@@ -64,6 +67,16 @@ function openingEnd(tokens: readonly Token[], i: number, goesOn: boolean): numbe
 
 /** True where both words stand in one breath. */
 const together = (a: Token | undefined, b: Token): boolean => a !== undefined && a.clause === b.clause && a.breath === b.breath;
+
+/** "Where do I plant it, sun or shade": a choice of few words behind the comma still belongs to the question. */
+function afterthoughtEnd(tokens: readonly Token[], at: number): number {
+  const first = tokens[at];
+  if (!first || tokens[at - 1]?.clause !== first.clause) return at;
+  let end = at;
+  while (together(tokens[end], first)) end += 1;
+  const isChoice = end - at <= LONGEST_CHOICE && tokens.slice(at, end).some((token) => token.word === 'or');
+  return isChoice ? end : at;
+}
 
 /** Breaths that ask as a whole: the last before a question mark, or one with "yes or no" behind it. */
 function wholeBreaths(tokens: readonly Token[]): number[] {
@@ -101,6 +114,7 @@ export function askingIn(tokens: readonly Token[]): Asking[] {
     const anchor = last.clause === tokens[from]!.clause ? last : tokens[from]!;
     let to = from;
     while (to < next && (to < body || together(tokens[to], anchor))) to += 1;
+    to = Math.min(next, afterthoughtEnd(tokens, to));
     const said = tokens
       .slice(from, to)
       .map((token) => token.word)
@@ -115,7 +129,7 @@ export function askingIn(tokens: readonly Token[]): Asking[] {
 
 /** Openings that ask how, when or whether to do something, as against what is the matter. */
 const OF_DOING =
-  /^(how|when|where|which|should|can|could|do|does|shall|would)\b|^is (it|this|that|now)( too| still| a| the)? (late|early|time|good|right|better|best|ok|okay|safe|true|possible)\b/;
+  /^(how|when|where|which|should|can|could|do|does|shall|would)\b|^what (do|should|can|would|shall)\b|^is (it|this|that|now)( too| still| a| the)? (late|early|time|good|right|better|best|ok|okay|safe|true|possible)\b/;
 /** "How do I save it", "what should I do": asked of a plant in trouble, or of nothing in particular. */
 const OF_TROUBLE =
   /\b(wrong|matter|happen\w*|problem|ill|sick|d[iy]e|dying|dead|kill\w*|save|rescue|treat\w*|spray\w*|cure|stop|prevent|control|rid|fix|help|eating|come|coming|recover|worr\w*|know|tell|say|mean|call\w*|name|identif\w*|buy|think|see|hear|happen)\b|\b(could|might|can) (it|this|that|they) be\b|\bi do( now| about it| next)?$/;
@@ -131,6 +145,6 @@ export function asksToDo(tokens: readonly Token[], { from, to }: Asking): boolea
 
 /** Words by which trouble is told, whatever it is. */
 const TROUBLE =
-  /^(dying|die|died|dead|brown\w*|yellow\w*|black|grey|rot\w*|mould\w*|wilt\w*|sick|burn\w*|hole|holes|spot\w*|spots|white|worm\w*|maggot\w*|eat\w*|eaten|chew\w*|thin|collapsed|toppled|nothing|something|somebody|stripes|strips|sulks|flies|tunnel\w*|scrapes|hanging|no|not|never|only|fell|falling|gone|went|lumpy)$/;
+  /^(dying|die|died|dead|brown\w*|yellow\w*|black|grey|rot\w*|mould\w*|wilt\w*|sick|burn\w*|hole|holes|spot\w*|spots|white|worm\w*|maggot\w*|eat\w*|eaten|chew\w*|thin|collapsed|toppled|nothing|something|somebody|stripes|strips|sulks|flies|tunnel\w*|scrapes|hanging|fell|falling|gone|went|lumpy)$/;
 /** True for talk that tells of trouble, even where nobody reads what. */
 export const tellsTrouble = (tokens: readonly Token[]): boolean => tokens.some(({ word }) => TROUBLE.test(word));
