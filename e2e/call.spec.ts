@@ -83,7 +83,8 @@ test('a care question is answered from the plant card, with its days, and the re
   await expect(page.getByText('all saved')).toBeVisible();
   await page.getByRole('link', { name: 'Casebook' }).click();
   await page.getByLabel(/Search by name/).fill('Care Fuller');
-  await expect(page.getByRole('cell', { name: 'Care', exact: true })).toBeVisible();
+  const row = page.getByRole('row').filter({ hasText: 'Care Fuller' });
+  await expect(row.getByRole('cell', { name: 'Care', exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Care Fuller' }).click();
   await say(page, 'and the leaves have white powder on them');
   await expect(page.getByRole('region', { name: 'Standing of causes' }).getByRole('button').first()).toContainText('Powdery mildew');

@@ -1,12 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { asc, eq } from 'drizzle-orm';
 import { Consultant, ENGINE_VERSION } from '@sounding/core/consult/consult.ts';
-import type { Edition } from '@sounding/core/edition/edition.ts';
+import { CARE_ONLY, type Edition } from '@sounding/core/edition/edition.ts';
 import { evidenceIn } from '@sounding/core/language/evidenceIn.ts';
-import { Understander } from '@sounding/core/language/understand.ts';
+import { Understander, type Understanding } from '@sounding/core/language/understand.ts';
 import { addDays } from '@sounding/core/season/calendar.ts';
 import type { WeatherSeries } from '@sounding/core/season/weather.ts';
-import { composeReply } from '@sounding/core/treatment/reply.ts';
+import { careAnswers, careDates } from '@sounding/core/consult/careAnswers.ts';
+import { composeReply, type ReplyCare } from '@sounding/core/treatment/reply.ts';
 import type { Database } from '../db/connect.ts';
 import {
   advice,
@@ -59,8 +60,22 @@ interface Setting {
   advisor: { id: string; name: string };
 }
 
+/** What the plant's card says to what was asked of care, with its days at the station. */
+function careOf({ edition }: Setting, { care, host, onlyCare }: Understanding, date: string, weather: WeatherSeries | null): ReplyCare {
+  const answers = careAnswers(edition, host, care);
+  const context = { date, climate: DEMO_DESK.climate, hemisphere: DEMO_DESK.hemisphere, weather };
+  const topics = answers.map(({ topic }) => topic);
+  return { only: onlyCare, answers, dates: host ? careDates(edition, host, topics, context) : [] };
+}
+
+interface Answered {
+  hostId: string | null;
+  /** Nothing was wrong, so nobody rings back. */
+  onlyCare: boolean;
+}
+
 /** Answers a past call with the real engine, so that what the casebook shows can be reproduced. */
-async function answer(db: Database, setting: Setting, demo: DemoCase, questionId: string, date: string): Promise<string | null> {
+async function answer(db: Database, setting: Setting, demo: DemoCase, questionId: string, date: string): Promise<Answered> {
   const { deskId, edition } = setting;
   const utterances = demo.said ?? [];
   const understanding = setting.understander.understand(utterances);
@@ -79,7 +94,8 @@ async function answer(db: Database, setting: Setting, demo: DemoCase, questionId
       asked: typeof utterance === 'string' ? null : utterance.ask,
       saidAt,
     });
-    for (const reading of evidenceIn(setting.understander.understand([utterance]))) {
+    // how a question of care was put tells nothing of what is wrong: nothing is
+    for (const reading of understanding.onlyCare ? [] : evidenceIn(setting.understander.understand([utterance]))) {
       const id = randomUUID();
       readingIds.push(id);
       await db.insert(readings).values({
@@ -96,7 +112,7 @@ async function answer(db: Database, setting: Setting, demo: DemoCase, questionId
       });
     }
   }
-  const taken = evidenceIn(understanding);
+  const taken = understanding.onlyCare ? [] : evidenceIn(understanding);
   const whole = station ? setting.weather.get(station.id) : undefined;
   const weather = whole ? { ...whole, days: whole.days.filter((day) => day.on <= date) } : null;
   const standing = setting.consultant.consult({
@@ -110,18 +126,20 @@ async function answer(db: Database, setting: Setting, demo: DemoCase, questionId
     weather,
   });
   const leader = standing.candidates[0];
-  if (!leader) return host;
+  if (!leader) return { hostId: host, onlyCare: false };
   const at = instantOf(date, demo.minute + 4);
-  await db.insert(differentialSnapshots).values({
-    id: randomUUID(),
-    deskId,
-    questionId,
-    edition: edition.version,
-    engine: ENGINE_VERSION,
-    readings: readingIds,
-    takenAt: at,
-    standing: standing.candidates.map(({ cause, probability }) => ({ cause, probability })),
-  });
+  const care = careOf(setting, understanding, date, weather);
+  if (!care.only)
+    await db.insert(differentialSnapshots).values({
+      id: randomUUID(),
+      deskId,
+      questionId,
+      edition: edition.version,
+      engine: ENGINE_VERSION,
+      readings: readingIds,
+      takenAt: at,
+      standing: standing.candidates.map(({ cause, probability }) => ({ cause, probability })),
+    });
   const body = composeReply({
     edition,
     caller: demo.caller,
@@ -131,20 +149,21 @@ async function answer(db: Database, setting: Setting, demo: DemoCase, questionId
     desk: DEMO_DESK.name,
     advisor: setting.advisor.name,
     today: date,
+    care,
   });
   await db.insert(advice).values({
     id: randomUUID(),
     deskId,
     questionId,
     body,
-    act: standing.decision.act,
-    causeId: leader.cause,
-    probability: leader.probability,
+    act: care.only ? 'culture' : standing.decision.act,
+    causeId: care.only ? CARE_ONLY : leader.cause,
+    probability: care.only ? 1 : leader.probability,
     edition: edition.version,
     byPerson: setting.advisor.id,
     updatedAt: at,
   });
-  return host;
+  return { hostId: host, onlyCare: care.only };
 }
 
 async function seedCase(db: Database, setting: Setting, demo: DemoCase, number: number): Promise<void> {
@@ -180,7 +199,8 @@ async function seedCase(db: Database, setting: Setting, demo: DemoCase, number: 
     openedOn: date,
   });
   if (!demo.said) return;
-  const hostId = await answer(db, setting, demo, questionId, date);
+  const { hostId, onlyCare } = await answer(db, setting, demo, questionId, date);
+  if (onlyCare) await db.update(cases).set({ followUpOn: null }).where(eq(cases.id, caseId));
   await db.update(caseQuestions).set({ hostId }).where(eq(caseQuestions.id, questionId));
   if (demo.confirmed) {
     const { cause: causeId, by: confirmedBy } = demo.confirmed;
