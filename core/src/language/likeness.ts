@@ -1,4 +1,4 @@
-import type { Cause, Edition, Finding } from '../edition/edition.ts';
+import type { Answer, Cause, Edition, Finding } from '../edition/edition.ts';
 import { RATE_VALUES } from '../edition/edition.ts';
 import { stemOf, tokenise } from './tokens.ts';
 
@@ -32,6 +32,8 @@ export class Likeness {
   private readonly stop: ReadonlySet<string>;
   /** The word classes a stem belongs to, so that "insects" is like "bugs" and "flopped" like "drooping". */
   private readonly classesOf = new Map<string, string[]>();
+  /** What is said for an answer, by many causes alike. */
+  private readonly ofAnswers = new Map<Answer, { say: string[]; phrases: ReadonlySet<string> }>();
 
   constructor(private readonly edition: Edition) {
     this.stop = new Set(edition.lexicon.stopWords.flatMap((word) => [word, stemOf(word, edition.lexicon.irregular)]));
@@ -55,11 +57,21 @@ export class Likeness {
     return this.forms(text).flat();
   }
 
+  private wordsOf(answer: Answer): { say: string[]; phrases: ReadonlySet<string> } {
+    const known = this.ofAnswers.get(answer);
+    if (known) return known;
+    const phrases = new Set(answer.words.flatMap((pattern) => [...this.stems(patternWords(pattern)), ...patternClasses(pattern)]));
+    const words = { say: this.stems(answer.say), phrases };
+    this.ofAnswers.set(answer, words);
+    return words;
+  }
+
   private sharesOf(cause: Cause, findings: ReadonlyMap<string, Finding>): Shares {
     const counts: Shares = new Map();
-    const add = (text: string, weight: number): void => {
-      for (const stem of this.stems(text)) counts.set(stem, (counts.get(stem) ?? 0) + weight);
+    const count = (stems: Iterable<string>, weight: number): void => {
+      for (const stem of stems) counts.set(stem, (counts.get(stem) ?? 0) + weight);
     };
+    const add = (text: string, weight: number): void => count(this.stems(text), weight);
     for (const text of cause.heard ?? []) add(text, WEIGHT.heard);
     add(cause.told ?? '', WEIGHT.told);
     add(cause.story, WEIGHT.story);
@@ -70,9 +82,9 @@ export class Likeness {
       for (const answer of finding?.answers ?? []) {
         const word = answers[answer.id];
         if (!word || answer.id === finding?.absent || RATE_VALUES[word] < RATE_VALUES.sometimes) continue;
-        add(answer.say, WEIGHT.answer * RATE_VALUES[word]);
-        for (const stem of new Set(answer.words.flatMap((pattern) => [...this.stems(patternWords(pattern)), ...patternClasses(pattern)])))
-          counts.set(stem, (counts.get(stem) ?? 0) + WEIGHT.phrase * RATE_VALUES[word]);
+        const { say, phrases } = this.wordsOf(answer);
+        count(say, WEIGHT.answer * RATE_VALUES[word]);
+        count(phrases, WEIGHT.phrase * RATE_VALUES[word]);
       }
     }
     const total = [...counts.values()].reduce((sum, n) => sum + n, 0);

@@ -35,10 +35,18 @@ const HOMOGRAPHS: Record<string, { after: ReadonlySet<string>; means: string }> 
   shed: { after: new Set('the a my our your his her their garden potting tool bike old'.split(' ')), means: 'hut' },
 };
 
+/** Stems found before: an edition asks for the same few thousand words again and again while it is made ready. */
+const stems = new Map<string, string>();
+/** Enough for every word of an edition; talk beyond that is stemmed anew. */
+const MOST_STEMS = 20_000;
+
 export function stemOf(word: string, irregular: Record<string, string>): string {
   const known = irregular[word] ?? word;
   // the stemmer would make "on" of "one" and "di" of "die"
-  return known.length <= 3 ? known : stemmer(known);
+  if (known.length <= 3) return known;
+  const found = stems.get(known) ?? stemmer(known);
+  if (stems.size < MOST_STEMS) stems.set(known, found);
+  return found;
 }
 
 /** Splits running talk into words with their clause. Hyphens separate; digits stay whole. */
