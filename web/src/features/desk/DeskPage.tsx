@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { CaseSummary } from '@sounding/contract/api.ts';
 import { sayDay, sayShortDay, sayTime } from '../../app/dates.ts';
@@ -100,7 +100,6 @@ export function DeskPage() {
   const { data: waiting, error } = useCasesQuery({ status: 'waiting' }, { pollingInterval: 15_000 });
   const { data: open } = useCasesQuery({ status: 'open' });
   const { data: answered } = useCasesQuery({ status: 'answered' });
-  const navigate = useNavigate();
   const pickUp = usePickUp();
   const [calling, setCalling] = useState(false);
   useEffect(() => {
@@ -157,7 +156,7 @@ export function DeskPage() {
       <Side>
         <section aria-label="New call">
           {calling ? (
-            <NewCall onDone={(id) => (id ? void navigate(`/case/${id}`) : setCalling(false))} />
+            <NewCall onDone={(id) => (id ? pickUp({ id }) : setCalling(false))} />
           ) : (
             <Button onPress={() => setCalling(true)}>
               New call <Key>n</Key>

@@ -56,8 +56,8 @@ describe('the desk', () => {
     await userEvent.type(await screen.findByLabelText('Caller'), 'Flat 1');
     expect(screen.getByLabelText('address').textContent).toBe('/');
   });
-  it('takes a new call with nothing but a name, and says why when it is refused', async () => {
-    renderAtDesk(<DeskPage />);
+  it('takes a new call with nothing but a name, says why when it is refused, and leaves nobody waiting', async () => {
+    const { store } = renderAtDesk(<DeskPage />);
     await userEvent.click(await screen.findByRole('button', { name: /New call/ }));
     await userEvent.type(screen.getByLabelText('Caller'), 'Refused');
     await userEvent.click(screen.getByRole('button', { name: 'Take the call' }));
@@ -66,6 +66,7 @@ describe('the desk', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Take the call' }));
     expect(await screen.findByText(/^\/case\//)).toBeTruthy();
     expect(server.sent['POST /api/cases']?.at(-1)).toMatchObject({ channel: 'telephone', caller: { name: 'Unknown caller' } });
+    expect(store.getState().outbox.pending).toEqual([expect.objectContaining({ kind: 'case', body: { status: 'open' } })]);
   });
   it('lists call-backs soonest first, and says since when one is due', async () => {
     const answered = (number: number, followUpOn: string | null) =>

@@ -1,11 +1,10 @@
 import { useCallback } from 'react';
 import { useNavigate } from 'react-router';
-import type { CaseSummary } from '@sounding/contract/api.ts';
 import { queued } from '../../store/outbox.ts';
 import { useAppDispatch } from '../../store/store.ts';
 
-/** Takes a waiting case: it is ours from here on, and its view opens. */
-export function usePickUp(): (chosen: CaseSummary) => void {
+/** Takes a case, one that waits or the call just begun: it is ours from here on, and its view opens. */
+export function usePickUp(): (chosen: { id: string }) => void {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   return useCallback(
