@@ -23,7 +23,7 @@ describe('save state', () => {
     expect(screen.getByRole('status').textContent).toBe('saving …');
     act(() => void store.dispatch(troubled('no database')));
     expect(screen.getByRole('status').textContent).toContain('1 not saved yet – kept here');
-    act(() => void store.dispatch(sent('w1')));
+    act(() => void store.dispatch(sent({ id: 'w1', at: 0 })));
     expect(screen.getByRole('status').textContent).toBe('all saved');
     act(() => {
       store.dispatch(queued(write('w2')));

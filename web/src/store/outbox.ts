@@ -6,6 +6,8 @@ export type RefusedWrite = CaseWrite & { reason: string };
 export interface OutboxState {
   pending: CaseWrite[];
   refused: RefusedWrite[];
+  /** The last writes that arrived and when, in ms: a copy asked for before that may lack them. */
+  arrived: { write: CaseWrite; at: number }[];
   /** What kept the last attempt from getting through, in words; null when all is well. */
   trouble: string | null;
 }
@@ -16,15 +18,18 @@ const STORAGE_KEY = 'sounding.outbox';
 export function storedOutbox(): OutboxState {
   try {
     const kept = JSON.parse(localStorage.getItem(STORAGE_KEY) ?? 'null') as Pick<OutboxState, 'pending' | 'refused'> | null;
-    return { pending: kept?.pending ?? [], refused: kept?.refused ?? [], trouble: null };
+    return { pending: kept?.pending ?? [], refused: kept?.refused ?? [], arrived: [], trouble: null };
   } catch {
-    return { pending: [], refused: [], trouble: null };
+    return { pending: [], refused: [], arrived: [], trouble: null };
   }
 }
 
-export function keepOutbox({ pending, refused }: OutboxState): void {
+export function keepOutbox({ pending, refused }: Pick<OutboxState, 'pending' | 'refused'>): void {
   localStorage.setItem(STORAGE_KEY, JSON.stringify({ pending, refused }));
 }
+
+/** More than can arrive while one case is fetched. */
+const KEPT_ARRIVED = 40;
 
 const outbox = createSlice({
   name: 'outbox',
@@ -33,8 +38,10 @@ const outbox = createSlice({
     queued(state, { payload }: PayloadAction<CaseWrite>) {
       state.pending.push(payload);
     },
-    sent(state, { payload }: PayloadAction<string>) {
-      state.pending = state.pending.filter((write) => write.id !== payload);
+    sent(state, { payload: { id, at } }: PayloadAction<{ id: string; at: number }>) {
+      const write = state.pending.find((w) => w.id === id);
+      state.pending = state.pending.filter((w) => w.id !== id);
+      if (write) state.arrived = [...state.arrived, { write, at }].slice(-KEPT_ARRIVED);
       state.trouble = null;
     },
     refused(state, { payload }: PayloadAction<{ id: string; reason: string }>) {
@@ -53,6 +60,12 @@ const outbox = createSlice({
 
 export const { queued, sent, refused, troubled, refusalsRead } = outbox.actions;
 export const outboxReducer = outbox.reducer;
+
+/** Writes that a copy of the server's may lack, in the order they were made: those on their way, and those that arrived since it was asked for, in ms. */
+export const writesSince = ({ pending, arrived }: OutboxState, askedAt: number): CaseWrite[] => [
+  ...arrived.filter(({ at }) => at >= askedAt).map(({ write }) => write),
+  ...pending,
+];
 
 const RETRY_MS = [500, 1000, 2000, 4000, 8000];
 
@@ -98,7 +111,7 @@ export function runOutbox(store: OutboxStore): void {
         break;
       }
       failures = 0;
-      store.dispatch(outcome.kind === 'sent' ? sent(write.id) : refused({ id: write.id, reason: outcome.reason }));
+      store.dispatch(outcome.kind === 'sent' ? sent({ id: write.id, at: Date.now() }) : refused({ id: write.id, reason: outcome.reason }));
     }
     busy = false;
   };

@@ -12,7 +12,7 @@ const work = createSlice({
   name: 'work',
   initialState: (): WorkState => ({ cases: {} }),
   reducers: {
-    /** Takes the server's copy and lays over it what has not been sent yet. */
+    /** Takes the server's copy and lays over it what it may lack: what was not sent yet, or arrived after the copy was asked for. */
     opened(state, { payload }: PayloadAction<{ view: CaseView; unsent: CaseWrite[] }>) {
       const own = payload.unsent.filter((write) => write.caseId === payload.view.id);
       state.cases[payload.view.id] = own.reduce(applyWrite, payload.view);

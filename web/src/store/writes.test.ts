@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import type { CaseView } from '@sounding/contract/api.ts';
-import { keepOutbox, queued, runOutbox, storedOutbox } from './outbox.ts';
+import { keepOutbox, queued, runOutbox, sent, storedOutbox, writesSince } from './outbox.ts';
 import { aCase } from '../testing.tsx';
 import { createStore } from './store.ts';
 import { opened } from './work.ts';
@@ -111,12 +111,24 @@ describe('outbox', () => {
     expect(store.getState().outbox).toMatchObject({ pending: [], refused: [{ id: 'w-r1', reason: 'answer: not known' }] });
   });
   it('sends what an earlier page left behind, and shows it on the case meanwhile', async () => {
-    keepOutbox({ pending: [reading('r1')], refused: [], trouble: null });
+    keepOutbox({ pending: [reading('r1')], refused: [] });
     const store = createStore();
     store.dispatch(opened({ view, unsent: store.getState().outbox.pending }));
     expect(store.getState().work.cases['c1']!.questions[0]!.readings).toHaveLength(1);
     runOutbox(store);
     await jest.advanceTimersByTimeAsync(10);
     expect(sentTo).toEqual(['/api/questions/q1/readings']);
+  });
+  it('does not let a copy asked for before a write arrived take the write off the table', () => {
+    const store = createStore();
+    store.dispatch(queued(reading('r1')));
+    store.dispatch(queued(reading('r2')));
+    store.dispatch(sent({ id: 'w-r1', at: 1000 }));
+    const shown = (askedAt: number) => {
+      store.dispatch(opened({ view, unsent: writesSince(store.getState().outbox, askedAt) }));
+      return store.getState().work.cases['c1']!.questions[0]!.readings.map((r) => r.id);
+    };
+    expect(shown(900)).toEqual(['r1', 'r2']); // asked for before: it may lack the first
+    expect(shown(1100)).toEqual(['r2']); // asked for after: the server's copy is the truth
   });
 });

@@ -98,7 +98,7 @@ describe('a case', () => {
     await screen.findByText(/holes: some/);
     await userEvent.keyboard('{Enter}');
     await within(said()).findByText(/my bean has holes/);
-    for (const { id } of store.getState().outbox.pending) store.dispatch(sent(id));
+    for (const { id } of store.getState().outbox.pending) store.dispatch(sent({ id, at: 0 }));
     unmount();
     server.stop();
     server = fakeServer({ 'GET /api/editions/*': smallEdition });

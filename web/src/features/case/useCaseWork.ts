@@ -2,7 +2,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { useStore } from 'react-redux';
 import type { CaseView } from '@sounding/contract/api.ts';
 import { useCaseQuery } from '../../store/api.ts';
-import { queued } from '../../store/outbox.ts';
+import { queued, writesSince } from '../../store/outbox.ts';
 import { useAppDispatch, useAppSelector, type RootState } from '../../store/store.ts';
 import { opened } from '../../store/work.ts';
 import type { CaseWrite } from '../../store/writes.ts';
@@ -12,7 +12,7 @@ export type NewWrite = Unmarked<CaseWrite>;
 
 /** One case on the table: its present state, and `write` to set something down, at once here and in the record. */
 export function useCaseWork(caseId: string): { view: CaseView | undefined; error: unknown; write: (write: NewWrite) => void } {
-  const { data, error, fulfilledTimeStamp } = useCaseQuery(caseId, { refetchOnMountOrArgChange: true });
+  const { data, error, startedTimeStamp, fulfilledTimeStamp } = useCaseQuery(caseId, { refetchOnMountOrArgChange: true });
   const store = useStore<RootState>();
   const dispatch = useAppDispatch();
   const view = useAppSelector((state) => state.work.cases[caseId]);
@@ -20,8 +20,9 @@ export function useCaseWork(caseId: string): { view: CaseView | undefined; error
   const [mountedAt] = useState(() => Date.now());
   const fresh = (fulfilledTimeStamp ?? 0) >= mountedAt;
   useEffect(() => {
-    if (data && (fresh || !store.getState().work.cases[data.id])) dispatch(opened({ view: data, unsent: store.getState().outbox.pending }));
-  }, [data, fulfilledTimeStamp, fresh, dispatch, store]);
+    const { work, outbox } = store.getState();
+    if (data && (fresh || !work.cases[data.id])) dispatch(opened({ view: data, unsent: writesSince(outbox, startedTimeStamp ?? 0) }));
+  }, [data, startedTimeStamp, fulfilledTimeStamp, fresh, dispatch, store]);
   const write = useCallback(
     (body: NewWrite) => {
       dispatch(queued({ ...body, id: crypto.randomUUID(), caseId, at: new Date().toISOString() }));
