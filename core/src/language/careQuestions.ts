@@ -7,6 +7,8 @@ export interface CareQuestion {
   topic: string;
   /** The caller's words it was read from. */
   from: string;
+  /** Spoken of, or asked without saying what: worth showing, not worth a line in a letter once something wrong is seen. */
+  guessed?: true;
 }
 
 /** The topic of a question that asks to do something to a plant, nobody knows what: its whole card may answer it. */

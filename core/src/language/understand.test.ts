@@ -164,5 +164,7 @@ describe('care', () => {
     expect(onlyCare).toBe(false);
     expect(wording).toContain('holes');
   });
+  it('is only guessed at where it is asked without saying what', () =>
+    expect(read('can I straighten my bean').care).toEqual([{ topic: 'card', from: 'can i straighten my bean', guessed: true }]));
   it('is not all of it where trouble is told that nobody reads', () => expect(read('when to prune my bean, it is dying').onlyCare).toBe(false));
 });

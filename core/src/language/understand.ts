@@ -194,7 +194,8 @@ export class Understander {
   private careAskedIn({ care, maybeCare }: Understanding, troubled: boolean): CareQuestion[] {
     if (care.length > 0 || troubled) return care;
     const mentioned = maybeCare.mentioned.slice(-1);
-    return mentioned.length > 0 ? mentioned : maybeCare.unplaced.slice(0, 1);
+    const guess = mentioned.length > 0 ? mentioned : maybeCare.unplaced.slice(0, 1);
+    return guess.map((question) => ({ ...question, guessed: true }));
   }
 
   /**

@@ -221,6 +221,7 @@ describe('reply', () => {
       const text = composeReply(input(false));
       expect(text).toMatch(/in 100/);
       expect(text).toContain('You also asked\n\nPruning');
+      expect(text.match(/is poisonous/g)).toHaveLength(1);
     });
   });
 });

@@ -203,7 +203,7 @@ function advised(input: ReplyInput, cause: Cause): string[] {
 const TOUCHED = new Set(['prune', 'cut-back', 'divide', 'propagate', 'repot', 'compost', 'harvest']);
 
 /** What the card says to what was asked, topic by topic, each with its work and days. */
-function careLines({ care, edition, plant }: ReplyInput): string[] {
+function careLines({ care, edition, plant, standing }: ReplyInput): string[] {
   const answers = care?.answers ?? [];
   const topicName = (id: string) => edition.careTopics.find((topic) => topic.id === id)?.name ?? id;
   const lines = answers.flatMap(({ topic, answer }) => [
@@ -213,7 +213,10 @@ function careLines({ care, edition, plant }: ReplyInput): string[] {
     '',
   ]);
   const touched = answers.some(({ topic }) => TOUCHED.has(topic)) && !answers.some(({ topic }) => topic === 'poison');
-  return plant?.poisonous && touched ? [...lines, 'Take care', `${plant.name} is poisonous: ${sentence(plant.poisonous)}`, ''] : lines;
+  const saidAlready = care?.only !== true && standing.decision.firm; // among the cautions of the cause
+  return plant?.poisonous && touched && !saidAlready
+    ? [...lines, 'Take care', `${plant.name} is poisonous: ${sentence(plant.poisonous)}`, '']
+    : lines;
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,9 +1,9 @@
 import { memo } from 'react';
-import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { CareDate } from '@sounding/core/consult/careAnswers.ts';
 import type { Edition, Plant } from '@sounding/core/edition/edition.ts';
 import { sayShortDay } from '../../app/dates.ts';
+import { AsideLink } from './AsideLink.tsx';
 import { timingText } from './words.ts';
 import type { CaseCare } from './useCaseCare.ts';
 
@@ -21,13 +21,6 @@ const Panel = styled.section`
       serif;
     margin-bottom: 4px;
   }
-`;
-const Card = styled(Link)`
-  float: right;
-  font:
-    400 13px/1.6 'Source Sans 3',
-    sans-serif;
-  color: ${({ theme }) => theme.inkSoft};
 `;
 const Answer = styled.article<{ $first: boolean }>`
   padding: 10px 12px 12px;
@@ -73,7 +66,7 @@ export const CarePanel = memo(function CarePanel({ care, edition, plant }: Props
   const nameOf = (id: string) => edition.careTopics.find((topic) => topic.id === id)?.name ?? id;
   return (
     <Panel aria-label="Answer to a question of care" tabIndex={0}>
-      {plant && <Card to={`/library/plant/${plant.id}`}>the whole card</Card>}
+      {plant && <AsideLink to={`/library/plant/${plant.id}`}>the whole card</AsideLink>}
       <h2>Answer</h2>
       {care.answers.map(({ topic, answer, plant: of }, n) => (
         <Answer key={topic} $first={n === 0}>

@@ -197,6 +197,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
           question={question}
           edition={edition}
           care={care.only ? NO_CARE : care.answers}
+          card={care.wholeCard ? plant : null}
           opening={question.position === 1 ? view.opening : ''}
           shownIds={shownIds}
           onWithdraw={down.withdraw}

@@ -1,5 +1,4 @@
 import { memo, useState } from 'react';
-import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { ReadingView } from '@sounding/contract/api.ts';
 import type { Candidate, Standing } from '@sounding/core/consult/consult.ts';
@@ -7,6 +6,7 @@ import { likelihoodWord, readingText } from '@sounding/core/consult/words.ts';
 import { evidenceWord } from '@sounding/core/diagnosis/evidence.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { UNLISTED } from '@sounding/core/edition/edition.ts';
+import { AsideLink } from './AsideLink.tsx';
 import { DecisionPanel } from './DecisionPanel.tsx';
 import { KindMark } from './KindMark.tsx';
 import { percent } from './words.ts';
@@ -58,13 +58,6 @@ const Bar = styled.svg`
   .share {
     fill: ${({ theme }) => theme.ink};
   }
-`;
-const SideBySide = styled(Link)`
-  float: right;
-  font:
-    400 13px/1.6 'Source Sans 3',
-    sans-serif;
-  color: ${({ theme }) => theme.inkSoft};
 `;
 const Detail = styled.div`
   display: grid;
@@ -194,7 +187,7 @@ export const StandingPanel = memo(function StandingPanel({ standing, edition, ta
     .join('&');
   return (
     <Panel aria-label="Standing of causes" tabIndex={0}>
-      {taken.length > 0 && <SideBySide to={`/library/compare?${beside}`}>the first three side by side</SideBySide>}
+      {taken.length > 0 && <AsideLink to={`/library/compare?${beside}`}>the first three side by side</AsideLink>}
       <Heading>
         {backAt === null ? 'Standing' : `Standing after ${backAt === 0 ? 'no reading' : backAt === 1 ? 'one reading' : `${backAt} readings`}`}
       </Heading>

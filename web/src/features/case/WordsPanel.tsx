@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { QuestionView, ReadingView } from '@sounding/contract/api.ts';
 import { readingText } from '@sounding/core/consult/words.ts';
-import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { Edition, Plant } from '@sounding/core/edition/edition.ts';
 import type { CareAnswer } from '@sounding/core/consult/careAnswers.ts';
 import { Button, VisuallyHidden } from '../../ui/controls.tsx';
 import { CasePicture } from './CasePicture.tsx';
@@ -98,6 +98,8 @@ interface Props {
   question: QuestionView;
   edition: Edition;
   care: readonly CareAnswer[];
+  /** The plant whose whole card may answer what was asked, where nobody knows what it was. */
+  card: Plant | null;
   opening: string;
   /** Readings after the mark stepped back to are shown fainter. */
   shownIds: ReadonlySet<string>;
@@ -134,7 +136,7 @@ const ReadingRow = memo(function ReadingRow({ reading, edition, shown, onWithdra
 });
 
 /** What was said, in the caller's own words, with what was read from it; any reading can be taken back. */
-export const WordsPanel = memo(function WordsPanel({ caseId, question, edition, care, opening, shownIds, onWithdraw }: Props) {
+export const WordsPanel = memo(function WordsPanel({ caseId, question, edition, care, card, opening, shownIds, onWithdraw }: Props) {
   const rows = (readings: ReadingView[]) => (
     <List>
       {readings.map((reading) => (
@@ -182,6 +184,11 @@ export const WordsPanel = memo(function WordsPanel({ caseId, question, edition, 
       )}
       {!opening && question.statements.length === 0 && alone.length === 0 && (
         <Empty>Type the caller’s words in the line below as they are spoken.</Empty>
+      )}
+      {card && (
+        <Empty>
+          Something to do is asked for; perhaps <Link to={`/library/plant/${card.id}`}>the card of {card.name.toLowerCase()}</Link> answers it.
+        </Empty>
       )}
       {care.map((c) => (
         <Care key={`${c.plant}-${c.topic}`}>

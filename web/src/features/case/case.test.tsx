@@ -76,6 +76,7 @@ describe('what was said', () => {
         question={question}
         edition={smallEdition}
         care={[]}
+        card={null}
         opening="Holes!"
         shownIds={new Set(['r1', 'r2'])}
         onWithdraw={onWithdraw}

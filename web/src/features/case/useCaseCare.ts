@@ -7,7 +7,7 @@ import { useCareDates, useHeard } from '../../engine/engine.ts';
 import { useWeatherQuery } from '../../store/api.ts';
 
 export interface CaseCare extends ReplyCare {
-  /** True where it is not known what was asked, and the whole card answers. */
+  /** True where it is not known what was asked: the whole card may answer, on the desk and not in a letter. */
   wholeCard: boolean;
 }
 
@@ -28,7 +28,9 @@ export function useCaseCare(view: CaseView | undefined, question: QuestionView |
   const seen = (question?.readings ?? []).some((r) => r.withdrawnAt === null && r.finding !== WORDING);
   return useMemo(() => {
     if (!heard || heard.careAnswers.length === 0) return NONE;
-    const wholeCard = heard.care.some(({ topic }) => topic === WHOLE_CARD);
-    return { only: heard.onlyCare && !seen, answers: heard.careAnswers, dates: dates ?? [], wholeCard };
+    // once something wrong is seen, what was only spoken of was no question
+    if (seen && heard.care.every(({ guessed }) => guessed)) return NONE;
+    if (heard.care.some(({ topic }) => topic === WHOLE_CARD)) return { ...NONE, wholeCard: true };
+    return { only: heard.onlyCare && !seen, answers: heard.careAnswers, dates: dates ?? [], wholeCard: false };
   }, [heard, dates, seen]);
 }

@@ -98,4 +98,9 @@ describe('the reply', () => {
     await screen.findByRole('textbox', { name: 'Reply to Tilda' });
     expect((await letter()).value).toMatch(/beetle[\s\S]*You also asked\n\nPruning\nin winter\./);
   });
+  it('does not lay the whole card before a caller who asked for something nobody knows', async () => {
+    open({ readings: [] }, 'can I straighten my bean');
+    const { value } = await letter();
+    expect(value).not.toMatch(/You also asked|Pruning/);
+  });
 });
