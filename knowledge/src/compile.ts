@@ -115,14 +115,14 @@ function activesOf(ids: readonly string[], shared: Shared, say: (text: string) =
 
 function toOption(
   row: WholeCause['options'][number],
-  index: number,
+  place: string,
   cause: WholeCause,
   shared: Shared,
   say: (text: string) => void,
 ): TreatmentOption | null {
   const base = row.use === undefined ? undefined : shared.options.get(row.use);
   if (row.use !== undefined && !base) {
-    say(`options[${index}]: there is no shared option "${row.use}"`);
+    say(`${place}: there is no shared option "${row.use}"`);
     return null;
   }
   const act = row.act ?? base?.act;
@@ -130,7 +130,7 @@ function toOption(
   const how = row.how ?? base?.how;
   const id = row.id ?? row.use;
   if (!act || !title || !how || !id) {
-    say(`options[${index}]: needs id, act, title and how, or a shared option to use`);
+    say(`${place}: needs id, act, title and how, or a shared option to use`);
     return null;
   }
   const repeat = row.repeat ?? base?.repeat;
@@ -160,6 +160,16 @@ function toOption(
     ...(leastToxic ? { leastToxic: true as const } : {}),
     ...provenanceOf({ ...base, ...row }, cause.mark),
   };
+}
+
+function onHosts(
+  { hosts, ...row }: WholeCause['host-options'][number],
+  cause: WholeCause,
+  shared: Shared,
+  say: (text: string) => void,
+): TreatmentOption[] {
+  const option = toOption({ ...row, prefer: true }, `host-options ${row.id}`, cause, shared, say);
+  return option ? [{ ...option, hosts: hosts as HostSelector[] }] : [];
 }
 
 function toWindow(id: string, row: CauseRow['windows'][string], mark: Mark): Window {
@@ -214,7 +224,10 @@ function toCause(placed: Placed<CauseRow>, forms: Map<string, FormRow>, shared: 
     rates: Object.entries(row.findings).map(([finding, rates]) => toRate(finding, rates, row, say)),
     lookAlikes: row.like.map((like) => ({ cause: like.cause, separate: like.by, say: like.say })),
     windows: windows.map(([id, window]) => toWindow(id, window, row.mark)),
-    options: row.options.flatMap((option, i) => toOption(option, i, row, shared, say) ?? []),
+    options: [
+      ...row['host-options'].flatMap((option) => onHosts(option, row, shared, say)),
+      ...row.options.flatMap((option, i) => toOption(option, `options[${i}]`, row, shared, say) ?? []),
+    ],
     leaveWhen: row['leave-when'],
     worth: row.worth,
     cautions: row.cautions,

@@ -1,5 +1,5 @@
 import { compilePhrase } from '@sounding/core/language/phrases.ts';
-import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
+import { hostWeight, isAmong } from '@sounding/core/diagnosis/hosts.ts';
 import { separation } from '@sounding/core/library/separation.ts';
 import type { Cause, Edition, Inspection, Window } from '@sounding/core/edition/edition.ts';
 import { sumOf } from '@sounding/core/measure/all.ts';
@@ -73,7 +73,11 @@ function lintTreatment(cause: Cause, edition: Edition, say: Say): void {
     if (strong && !option.window) say(`option "${option.id}" is a spray or drench without a window`);
     lintSources(`option "${option.id}"`, option, edition, say);
   }
-  const preferred = cause.options.filter((o) => o.preferred);
+  const preferred = cause.options.filter((o) => o.preferred && !o.hosts);
+  for (const { id, hosts } of cause.options)
+    for (const host of hosts ?? [])
+      if (!edition.plants.some((plant) => isAmong([host], plant) && hostWeight(cause, plant) > 0))
+        say(`option "${id}" is for ${Object.values(host).join(' ')}, which is no host of it`);
   if (preferred.length !== 1) say(`has ${preferred.length} preferred options, wanted exactly one`);
   // what goes back to plain green is cut out by hand: that treats nothing
   if (cause.kind === 'normal' && !['leave', 'culture', 'physical'].includes(preferred[0]?.act ?? ''))

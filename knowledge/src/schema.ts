@@ -171,6 +171,12 @@ const causeOptionFields = z.strictObject({
   actives: z.array(id).optional(),
   effect: z.enum(['good', 'fair', 'poor']).optional(),
 });
+/** What certain hosts are answered with: it goes before what the cause prefers, and `how` speaks for itself. */
+const hostOptionRow = causeOptionFields.omit({ prefer: true }).extend({
+  id,
+  how: z.string(),
+  hosts: z.union([excludedShorthand, z.array(selector).min(1)]),
+});
 const causeOptionRow = z.union([id.transform((use): z.infer<typeof causeOptionFields> => ({ use })), causeOptionFields]);
 
 const kind = z.enum([
@@ -227,6 +233,7 @@ export const causeRow = z.strictObject({
   like: z.array(z.union([likeShorthand, z.strictObject({ cause: id, by: z.array(id).min(1), say: z.string() })])).default([]),
   notifiable: z.boolean().default(false),
   index: z.enum(INDEX_IDS).optional(),
+  'host-options': z.array(hostOptionRow).default([]),
   reply: z.string(),
   ...provenance,
   ...sharedByForm,

@@ -21,8 +21,10 @@ import {
   decide,
   FIRM,
   NOTHING_SEEN,
+  optionsOn,
   optionStandings,
   overruled,
+  preferredAmong,
   type Decision,
   type OptionStanding,
   type Overrule,
@@ -83,7 +85,7 @@ export interface Standing {
 }
 
 /** Raised whenever the same readings and edition could give another standing. */
-export const ENGINE_VERSION = '2.5.0';
+export const ENGINE_VERSION = '2.6.0';
 
 const UNLISTED_NAME = 'Something not on our list';
 /** Evidence is worked out for as many candidates as anyone will look at. */
@@ -104,9 +106,10 @@ export class Consultant {
   private readonly plants: Map<string, Plant>;
   private readonly causes: Map<string, Cause>;
 
-  /** Where the options of each cause stand, for the day and weather last asked about. */
-  private season: { key: string; weather: WeatherSeries | null; options: Map<string, OptionStanding[]> } = {
+  /** Where the options of each cause stand, for the plant, day and weather last asked about. */
+  private season: { key: string; plant: Plant | null; weather: WeatherSeries | null; options: Map<string, OptionStanding[]> } = {
     key: '',
+    plant: null,
     weather: null,
     options: new Map(),
   };
@@ -135,14 +138,14 @@ export class Consultant {
     return model;
   }
 
-  /** Forgets where options stood on another day, in other weather or after other events. */
-  private turnTo(context: SeasonContext): void {
-    const key = JSON.stringify([context.date, context.climate, context.hemisphere, context.events, context.indoors]);
-    if (this.season.key !== key || this.season.weather !== context.weather) this.season = { key, weather: context.weather, options: new Map() };
+  /** Forgets where options stood on another plant or day, in other weather or after other events. */
+  private turnTo(context: SeasonContext, plant: Plant | null): void {
+    const key = JSON.stringify([plant?.id, context.date, context.climate, context.hemisphere, context.events, context.indoors]);
+    if (this.season.key !== key || this.season.weather !== context.weather) this.season = { key, plant, weather: context.weather, options: new Map() };
   }
 
   private optionsOf(cause: Cause, context: SeasonContext): OptionStanding[] {
-    const known = this.season.options.get(cause.id) ?? optionStandings(cause, context);
+    const known = this.season.options.get(cause.id) ?? optionStandings(cause, context, this.season.plant);
     this.season.options.set(cause.id, known);
     return known;
   }
@@ -161,7 +164,7 @@ export class Consultant {
       events: input.circumstances?.events ?? {},
       indoors: plant?.groups.includes('houseplant') ?? false,
     };
-    this.turnTo(season);
+    this.turnTo(season, plant);
     const known = (cause: Cause | null) => settled(input.circumstances ?? null, circumstancesRead(input.readings, plant, cause));
     const sober = posteriorTrustingWords(model, terms, WORDS_TRUSTED);
     const order = [...model.causes.keys()].sort((a, b) => (probabilities[b] ?? 0) - (probabilities[a] ?? 0));
@@ -227,6 +230,6 @@ export class Consultant {
     const cause = this.causes.get(id);
     if (!cause) return 'refer';
     if (probability > WORTH_DATING) return actOf(cause, this.optionsOf(cause, season), known(cause));
-    return (cause.options.find((option) => option.preferred) ?? cause.options[0])?.act ?? 'leave';
+    return preferredAmong(optionsOn(cause, this.season.plant), (option) => option)?.act ?? 'leave';
   }
 }

@@ -8,6 +8,9 @@ function selects(selector: HostSelector, plant: Plant): boolean {
   return selector.plant === plant.id;
 }
 
+/** Whether a plant is among those meant. */
+export const isAmong = (selectors: readonly HostSelector[], plant: Plant): boolean => selectors.some((selector) => selects(selector, plant));
+
 /** Narrower selectors win: a weight given for the plant overrides one given for its family. */
 function narrowness(selector: HostSelector): number {
   if ('plant' in selector) return 4;

@@ -172,6 +172,8 @@ export interface TreatmentOption extends Provenance {
   cost?: Cost;
   /** The option this cause is answered with when its window allows. */
   preferred?: boolean;
+  /** It holds on these hosts only, and speaks for itself there: preferred, it goes before what is preferred everywhere. */
+  hosts?: HostSelector[];
   /** Id of the disputed question this option takes a side in. */
   school?: string;
   /** Active ingredients by ISO common name with their mode-of-action group. */

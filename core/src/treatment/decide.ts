@@ -1,4 +1,5 @@
-import { ACTS, UNLISTED, type Act, type Cause, type TreatmentOption } from '../edition/edition.ts';
+import { isAmong } from '../diagnosis/hosts.ts';
+import { ACTS, UNLISTED, type Act, type Cause, type Plant, type TreatmentOption } from '../edition/edition.ts';
 import { longDate, type IsoDate } from '../season/calendar.ts';
 import { isWorkable, windowStanding, type SeasonContext, type WindowStanding } from '../season/windows.ts';
 import { NOTHING_KNOWN, type Circumstances } from './circumstances.ts';
@@ -30,9 +31,19 @@ export interface Overrule {
 
 const ANY_TIME = { id: 'any-time', name: 'any time', anyTime: true as const };
 
-/** Every option of a cause with where its window stands, gentlest first. */
-export function optionStandings(cause: Cause, context: SeasonContext): OptionStanding[] {
-  return cause.options
+/** The options of a cause on a plant: what holds on certain hosts only drops out on others, and while nobody has named the plant. */
+export const optionsOn = (cause: Cause, plant: Plant | null): TreatmentOption[] =>
+  cause.options.filter(({ hosts }) => !hosts || (plant !== null && isAmong(hosts, plant)));
+
+/** What a cause is answered with as a rule; what is said for the very host goes first. */
+export function preferredAmong<T>(items: readonly T[], optionOf: (item: T) => TreatmentOption): T | undefined {
+  const preferred = items.filter((item) => optionOf(item).preferred);
+  return preferred.find((item) => optionOf(item).hosts) ?? preferred[0] ?? items[0];
+}
+
+/** Every option of a cause on a plant with where its window stands, gentlest first. */
+export function optionStandings(cause: Cause, context: SeasonContext, plant: Plant | null = null): OptionStanding[] {
+  return optionsOn(cause, plant)
     .map((option) => {
       const window = cause.windows.find((w) => w.id === option.window);
       return { option, timing: windowStanding(window ?? { ...ANY_TIME, mark: option.mark }, context) };
@@ -47,12 +58,15 @@ const isGentle = ({ option }: OptionStanding): boolean =>
 
 type Advice = Omit<Decision, 'firm'>;
 
+/** Why an option is advised: what is said for this very host stands for itself, the cause's line would speak of other plants. */
+const worthOf = (cause: Cause, option: TreatmentOption | undefined): string => (option?.hosts ? option.how : cause.worth);
+
 /** Nothing needs doing; who minds it all the same is told when something gentle would next make sense. */
-function leaveAlone(cause: Cause, verdicts: readonly Verdict[], option: string | null): Advice {
+function leaveAlone(cause: Cause, verdicts: readonly Verdict[], option: TreatmentOption | undefined): Advice {
   const later = verdicts.find((verdict) => isGentle(verdict) && isPossible(verdict) && noteDate(verdict) !== null);
   const date = later ? noteDate(later) : null;
   const offer = later && date ? ` If it bothers you: ${later.option.title.toLowerCase()}, from about ${longDate(date)}.` : '';
-  return { act: 'leave', why: cause.worth + offer, option, noteFor: date };
+  return { act: 'leave', why: worthOf(cause, option) + offer, option: option?.id ?? null, noteFor: date };
 }
 
 /** Leaving alone has a time of its own: late in the season there is nothing left to save. */
@@ -66,11 +80,11 @@ function surest(verdicts: readonly Verdict[]): Verdict | undefined {
 }
 
 function chosen(cause: Cause, { option }: OptionStanding, extra = ''): Advice {
-  return { act: option.act, why: cause.worth + extra, option: option.id, noteFor: null };
+  return { act: option.act, why: worthOf(cause, option) + extra, option: option.id, noteFor: null };
 }
 
 function adviceFor(cause: Cause, verdicts: readonly Verdict[], known: Circumstances): Advice {
-  const preferred = verdicts.find(({ option }) => option.preferred) ?? verdicts[0];
+  const preferred = preferredAmong(verdicts, ({ option }) => option);
   if (cause.notifiable && preferred) return chosen(cause, preferred, ' It may be notifiable: tell the plant health authority and move no material.');
   if (known.wish === 'wants-gone') {
     const sure = surest(verdicts);
@@ -78,17 +92,22 @@ function adviceFor(cause: Cause, verdicts: readonly Verdict[], known: Circumstan
   }
   const late = verdicts.find(isTimeToLeave);
   if (late) return { act: 'leave', why: late.option.how, option: late.option.id, noteFor: null };
-  if (!preferred || preferred.option.act === 'leave') return leaveAlone(cause, verdicts, preferred?.option.id ?? null);
+  if (!preferred || preferred.option.act === 'leave') return leaveAlone(cause, verdicts, preferred?.option);
   if (canBeDoneNow(preferred)) return chosen(cause, preferred);
   const date = isPossible(preferred) ? noteDate(preferred) : null;
-  const wait = isPossible(preferred)
-    ? `${preferred.timing.state === 'closed' ? 'Too late for that this season' : 'Too early for that yet'}${date ? `; note ${longDate(date)}` : ''} for: ${preferred.option.title}.`
-    : `Not ${preferred.option.title.toLowerCase()}: ${preferred.against[0] ?? ''}.`;
   const meanwhile = verdicts.filter(
     (v) => v.option !== preferred.option && isGentle(v) && v.option.act !== 'refer' && isPossible(v) && isWorkable(v.timing.state),
   );
   // the surer of what is gentle, not merely the first
   const instead = meanwhile.find(({ option }) => option.effect === 'good') ?? meanwhile[0];
+  const wait = isPossible(preferred)
+    ? `${preferred.timing.state === 'closed' ? 'Too late for that this season' : 'Too early for that yet'}${date ? `; note ${longDate(date)}` : ''} for: ${preferred.option.title}.`
+    : `Not ${preferred.option.title.toLowerCase()}: ${preferred.against[0] ?? ''}.`;
+  // a spray out of its time is no answer; cutting out, clearing up or a better place is, with the day for it
+  if (isGentle(preferred) && date) {
+    const until = instead ? ` Until then: ${instead.option.title}.` : '';
+    return { act: preferred.option.act, why: `${cause.worth} ${wait}${until}`, option: preferred.option.id, noteFor: date };
+  }
   return instead
     ? {
         act: instead.option.act,

@@ -15,7 +15,9 @@ export function withHouseLines(cause: Cause, schools: readonly School[], lines: 
     const preferred = options.find(({ id }) => ours.includes(id));
     options = options.map((option) => {
       const { preferred: was, ...rest } = option;
-      const isPreferred = preferred ? option === preferred : was && !theirs.includes(option.id);
+      // what is said for certain hosts stands beside the view a desk follows everywhere
+      const kept = was && !theirs.includes(option.id) && (!preferred || option.hosts);
+      const isPreferred = option === preferred || kept;
       return { ...rest, ...(isPreferred ? { preferred: true as const } : {}), ...(theirs.includes(option.id) ? { offLine: view.say } : {}) };
     });
   }

@@ -178,8 +178,9 @@ function advised(input: ReplyInput, cause: Cause): string[] {
   const { standing, plant } = input;
   const options = chosenOptions(standing);
   const known = reasonsInWords(standing.circumstances);
-  // the cause has been named; its line says what to do at other times of the year
-  const line = isLeftForTheSeason(standing) ? [] : [sentence(cause.replyLine)];
+  // the cause has been named; its line says what to do at other times of the year, on other plants
+  const ownLine = standing.options.some(({ option }) => option.id === standing.decision.option && option.hosts);
+  const line = isLeftForTheSeason(standing) || ownLine ? [] : [sentence(cause.replyLine)];
   const lines = [...line, '', 'How we know', howWeKnow(input, cause), '', 'What to do', sentence(standing.decision.why)];
   if (known.length > 0) lines.push(`We have reckoned with this: ${known.join('; ')}.`);
   lines.push(...options.map((option) => `– ${optionText(option)}`));

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { styled } from 'styled-components';
-import { ACTS, type Cause, type Edition, type HostWeight } from '@sounding/core/edition/edition.ts';
+import { ACTS, type Cause, type Edition, type HostSelector } from '@sounding/core/edition/edition.ts';
 import { figuresByMark } from '@sounding/core/library/problems.ts';
 import { windowStanding } from '@sounding/core/season/windows.ts';
 import { COORDINATOR } from '@sounding/contract/api.ts';
@@ -39,7 +39,7 @@ const Seen = styled.li`
   }
 `;
 
-const hostText = (host: HostWeight, edition: Edition): string => {
+const hostText = (host: HostSelector, edition: Edition): string => {
   if ('any' in host) return 'plants of any kind';
   if ('plant' in host) return edition.plants.find((p) => p.id === host.plant)?.name.toLowerCase() ?? host.plant;
   if ('genus' in host) return host.genus;
@@ -69,7 +69,8 @@ function Options({ cause, edition, today, timing }: { cause: Cause; edition: Edi
         return (
           <li key={option.id}>
             <b>{option.title}</b>
-            {option.preferred && ' – our first choice'}. {option.how}
+            {option.hosts && ` on ${option.hosts.map((host) => hostText(host, edition)).join(', ')}`}
+            {option.preferred && ` – our first choice${option.hosts ? ' there' : ''}`}. {option.how}
             {option.repeat && ` Repeat: ${option.repeat}.`}
             {option.not.length > 0 && ` Not ${option.not.join(', not ').replace(/^Do not/, 'do not')}.`}
             <br />

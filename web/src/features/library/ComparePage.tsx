@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { styled } from 'styled-components';
 import { separators, usualAnswers } from '@sounding/core/library/separation.ts';
+import { optionsOn, preferredAmong } from '@sounding/core/treatment/decide.ts';
 import { Button, Notice, TextField } from '../../ui/controls.tsx';
 import { KindMark } from '../case/KindMark.tsx';
 import { ACT_WORDS } from '../case/words.ts';
@@ -148,7 +149,7 @@ export function ComparePage() {
             <tr>
               <th scope="row">What it would come to</th>
               {causes.map((cause) => {
-                const first = cause.options.find((o) => o.preferred) ?? cause.options[0];
+                const first = preferredAmong(optionsOn(cause, null), (option) => option);
                 return (
                   <td key={cause.id}>
                     {first ? `${ACT_WORDS[first.act]}: ${first.title.toLowerCase()}. ` : ''}
