@@ -40,7 +40,7 @@ import {
   type FormRow,
   type SharedOptionRow,
 } from './schema.ts';
-import { toldByCause } from './told.ts';
+import { telling, toldByCause } from './told.ts';
 import type { z } from 'zod';
 
 /** The name under which editions of this knowledge are published; the digest of the contents is added. */
@@ -103,6 +103,7 @@ interface Shared {
   windows: Map<string, z.infer<typeof sharedWindowRow>>;
   actives: Map<string, z.infer<typeof activeRow>>;
   heard: Map<string, z.infer<typeof heardRow>>;
+  lexicon: Lexicon;
 }
 
 function activesOf(ids: readonly string[], shared: Shared, say: (text: string) => void): string[] {
@@ -216,7 +217,7 @@ function toCause(placed: Placed<CauseRow>, forms: Map<string, FormRow>, shared: 
     also: [...new Set([...row.also, ...(callers?.also ?? [])])].filter((name) => name !== row.name),
     kind: row.kind,
     story: row.story.trim(),
-    ...(heard ? { heard: heard.split(';').map((phrase) => phrase.trim()) } : {}),
+    ...(heard ? { heard: telling(heard, shared.lexicon) } : {}),
     commonness: row.common,
     hosts: { include: row.hosts as Cause['hosts']['include'], exclude: row['not-hosts'] as HostSelector[] },
     climates: row.climates,
@@ -373,7 +374,9 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const causes = withDesk(root, 'causes', causeRow, desk, complaints);
   const forms = byId(readFolder(root, 'forms.yaml', formRow, complaints));
   const heard = readFolder(root, 'heard.yaml', heardRow, complaints);
+  const lexicon = readFolder(root, 'lexicon.yaml', lexiconFile, complaints)[0];
   const shared: Shared = {
+    lexicon: lexicon ? toLexicon(lexicon) : EMPTY_LEXICON,
     options: byId(readFolder(root, 'options.yaml', sharedOptionRow, complaints)),
     windows: byId(readFolder(root, 'windows.yaml', sharedWindowRow, complaints)),
     actives: byId(readFolder(root, 'actives.yaml', activeRow, complaints)),
@@ -386,7 +389,6 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const tasks = readFolder(root, 'care-tasks.yaml', careTaskRow, complaints);
   const inspections = readFolder(root, 'inspections.yaml', inspectionRow, complaints);
   const sources = readFolder(root, 'sources.yaml', sourceRow, complaints);
-  const lexicon = readFolder(root, 'lexicon.yaml', lexiconFile, complaints)[0];
   const contents = {
     plants: plants.map((row) => toPlant(row, careOf(row, careForms, complaints))),
     findings: findings.map(toFinding),
@@ -408,7 +410,7 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
       window: toWindow(id, window, 'memory'),
     })),
     inspections: inspections.map(toInspection),
-    lexicon: lexicon ? toLexicon(lexicon) : EMPTY_LEXICON,
+    lexicon: shared.lexicon,
     sources: sources.map(({ id, cite }) => ({ id, cite })),
     schools: schools.map(({ id, question, views, ours, mark }) => ({ id, question, views, ours, mark })),
   };

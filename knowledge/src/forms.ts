@@ -38,7 +38,9 @@ export function windowsUsed(
   shared: ReadonlyMap<string, SharedOptionRow>,
   windows: ReadonlyMap<string, z.infer<typeof sharedWindowRow>>,
 ): [string, Omit<z.infer<typeof sharedWindowRow>, 'id'>][] {
-  const named = new Set([...row.options, ...row['host-options']].flatMap((option) => option.window ?? (option.use ? shared.get(option.use)?.window : undefined) ?? []));
+  const named = new Set(
+    [...row.options, ...row['host-options']].flatMap((option) => option.window ?? (option.use ? shared.get(option.use)?.window : undefined) ?? []),
+  );
   return [...named].flatMap((id) => {
     if (id in row.windows) return [];
     const found = windows.get(id);

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import type { Complaint } from './read.ts';
-import { toldByCause } from './told.ts';
+import { telling, toldByCause } from './told.ts';
 
 const [mildew, beetle] = smallEdition.causes;
 let folder = '';
@@ -14,9 +14,15 @@ afterAll(() => rmSync(folder, { recursive: true }));
 function told(lines: unknown[], complaints: Complaint[] = []): Map<string, string> {
   const file = join(folder, 'calls.jsonl');
   writeFileSync(file, lines.map((line) => `${typeof line === 'string' ? line : JSON.stringify(line)}\n`).join(''));
-  const edition = { ...smallEdition, causes: smallEdition.causes.map((cause) => (cause === mildew ? { ...cause, heard: ['spilt talcum'] } : cause)) };
+  const edition = { ...smallEdition, causes: smallEdition.causes.map((cause) => (cause === mildew ? { ...cause, heard: 'spilt talcum' } : cause)) };
   return toldByCause(file, edition, complaints);
 }
+
+describe('the words of phrases that tell something', () => {
+  const words = telling('Spilt talcum; it is like talcum on the leaf', { ...smallEdition.lexicon, stopWords: ['it', 'is', 'on', 'the', 'like'] });
+  it('leaves out what could be said of anything', () => expect(words.split(' ')).not.toContain('the'));
+  it('keeps a word as often as it was used, in the order of the alphabet', () => expect(words).toBe('leaf spilt talcum talcum'));
+});
 
 describe('what practice calls teach of the words for a cause', () => {
   it('takes what was said, opening and answers, each word once and without what is known already', () => {

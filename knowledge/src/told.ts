@@ -1,11 +1,24 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { CauseNames } from '@sounding/core/consult/causeNames.ts';
 import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
-import type { Cause, Edition, Plant } from '@sounding/core/edition/edition.ts';
+import type { Cause, Edition, Lexicon, Plant } from '@sounding/core/edition/edition.ts';
 import { PlantNames } from '@sounding/core/language/plants.ts';
 import { tokenise } from '@sounding/core/language/tokens.ts';
 import type { Complaint } from './read.ts';
 import { toldCall } from './schema.ts';
+
+/**
+ * The words of a text that tell something, as often as they stand there. Their order says nothing to the model they are for
+ * (core/src/language/likeness.ts), so it is that of the alphabet, in which an edition packs smallest.
+ */
+export function telling(text: string, { irregular, stopWords }: Lexicon): string {
+  const stop = new Set(stopWords);
+  const words = tokenise(text, irregular).filter(({ word }) => !stop.has(word));
+  return words
+    .map(({ word }) => word)
+    .sort()
+    .join(' ');
+}
 
 interface ToldCall {
   /** All that was said, opening and answers. */
@@ -56,7 +69,7 @@ export function toldByCause(file: string, edition: Edition, complaints: Complain
   if (!existsSync(file)) return new Map();
   const { irregular, stopWords } = edition.lexicon;
   const stop = new Set(stopWords);
-  const known = new Map(edition.causes.map(({ id, heard }) => [id, new Set(tokenise((heard ?? []).join(' . '), irregular).map(({ stem }) => stem))]));
+  const known = new Map(edition.causes.map(({ id, heard }) => [id, new Set(tokenise(heard ?? '', irregular).map(({ stem }) => stem))]));
   const told = new Map<string, string[]>();
   for (const { words, causes } of callsIn(file, edition, complaints)) {
     const id = causes[0]?.id;

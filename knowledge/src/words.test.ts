@@ -5,8 +5,13 @@ import { syllable } from 'syllable';
 import { RATE_VALUES, type Cause } from '@sounding/core/edition/edition.ts';
 import { Understander } from '@sounding/core/language/understand.ts';
 import { compile } from './compile.ts';
+import { readFolder } from './read.ts';
+import { heardRow } from './schema.ts';
 
-const { edition } = compile(fileURLToPath(new URL('../data', import.meta.url)));
+const data = fileURLToPath(new URL('../data', import.meta.url));
+const { edition } = compile(data);
+/** The phrases themselves: an edition has only their words. */
+const heard = new Map(readFolder(data, 'heard.yaml', heardRow, []).map((row) => [row.id, row.heard]));
 
 /** School grade by Kincaid et al. 1975; grade 7 is read at about 12 years. */
 function gradeOf(text: string): number {
@@ -35,8 +40,8 @@ describe('how callers put it', () => {
   /** Readings of a cause's own ways of saying, and those of them that its figures call seldom, never or do not mention beside what they do. */
   function read(cause: Cause): { all: number; against: string[] } {
     const rates = new Map(cause.rates.map(({ finding, answers }) => [finding, answers]));
-    const readings = (cause.heard ?? [])
-      .flatMap((line) => line.split(/[;,]/))
+    const readings = (heard.get(cause.id) ?? '')
+      .split(/[;,]/)
       .flatMap((clause) => understander.understand([clause.trim()]).readings)
       .filter(({ finding, answer }) => findings.get(finding)?.absent !== answer && findings.get(finding)?.answers.some(({ id }) => id === answer));
     const isAgainst = ({ finding, answer }: { finding: string; answer: string }) => {

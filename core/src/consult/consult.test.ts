@@ -56,7 +56,7 @@ describe('consultant', () => {
   it('sees nothing to act on before anything was seen', () =>
     expect(new Consultant(smallEdition).consult(base).decision).toMatchObject({ act: 'leave', firm: false }));
   it('does not end a call on the way it was put unless half of it would do', () => {
-    const causes = smallEdition.causes.map((cause) => (cause.id === 'cold' ? { ...cause, heard: ['icicles glassy crackled rime hoar'] } : cause));
+    const causes = smallEdition.causes.map((cause) => (cause.id === 'cold' ? { ...cause, heard: 'icicles glassy crackled rime hoar' } : cause));
     const consultant = new Consultant({ ...smallEdition, causes });
     const words = { finding: WORDING, answer: 'glassy rime and hoar', channel: 'caller' as const };
     const said = consultant.consult({ ...base, readings: [words] });

@@ -212,8 +212,8 @@ export interface Cause extends Provenance {
   also: string[];
   kind: CauseKind;
   story: string;
-  /** How callers put it, in whole phrases of their own; see language/likeness.ts. */
-  heard?: string[];
+  /** Words in which callers put it, as often as their phrases have them; see language/likeness.ts. */
+  heard?: string;
   /** Further words of callers whose cause was known, each once. */
   told?: string;
   commonness: Commonness;

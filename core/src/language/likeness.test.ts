@@ -4,10 +4,10 @@ import type { Edition } from '../edition/edition.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { Likeness } from './likeness.ts';
 
-const heard: Record<string, string[]> = {
-  mildew: ['as if somebody spilt talcum on it'],
-  beetle: ['tiny hoppers pepper the leaf'],
-  cold: ['icy night'],
+const heard: Record<string, string> = {
+  mildew: 'as if somebody spilt talcum on it',
+  beetle: 'tiny hoppers pepper the leaf',
+  cold: 'icy night',
 };
 const edition: Edition = { ...smallEdition, causes: smallEdition.causes.map((cause) => ({ ...cause, heard: heard[cause.id]! })) };
 const likeness = new Likeness(edition);

@@ -72,7 +72,7 @@ export class Likeness {
       for (const stem of stems) counts.set(stem, (counts.get(stem) ?? 0) + weight);
     };
     const add = (text: string, weight: number): void => count(this.stems(text), weight);
-    for (const text of cause.heard ?? []) add(text, WEIGHT.heard);
+    add(cause.heard ?? '', WEIGHT.heard);
     add(cause.told ?? '', WEIGHT.told);
     add(cause.story, WEIGHT.story);
     add(cause.replyLine, WEIGHT.reply);

@@ -46,7 +46,7 @@ export class Vocabulary {
 
   /** Words of the entries' own prose are no slips of spelling, though no phrase asks for them: "mounds" is not mould. */
   private proseStems(): Set<string> {
-    const texts = this.edition.causes.flatMap(({ story, replyLine, heard }) => [story, replyLine, ...(heard ?? [])]);
+    const texts = this.edition.causes.flatMap(({ story, replyLine, heard }) => [story, replyLine, heard ?? '']);
     return new Set(texts.flatMap((text) => this.asWritten(text).map(({ stem }) => stem)));
   }
 
