@@ -27,6 +27,17 @@ describe('an answer', () => {
     ["I don't know, maybe", 'unknown'],
     ["haven't looked", 'unknown'],
   ])('"%s" is %s', (say, kind) => expect(answerIn(say)).toBe(kind));
+  it.each([
+    ['does it wilt?', 'every day', 'yes'],
+    ['Are there webs?', 'quite a lot', 'yes'],
+    ['Is it sticky?', 'it is', 'yes'],
+    ['any ants', "I don't think so", 'no'],
+    ['Do you see insects?', "can't see any", 'no'],
+    ['Has it been moved?', "it hasn't.", 'no'],
+    ['How often do you water?', 'every day', 'other'],
+    ['Is it wet or dry?', 'very', 'other'],
+    ['Is it sticky?', 'some brown bumps', 'other'],
+  ])('to "%s", "%s" is %s', (ask, say, kind) => expect(answerIn(say, ask)).toBe(kind));
   it('answers the question before it only with yes or no', () => {
     expect(answersQuestion('yes')).toBe(true);
     expect(answersQuestion('brown all over')).toBe(false);

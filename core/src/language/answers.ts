@@ -4,6 +4,39 @@ import type { Channel, Finding } from '../edition/edition.ts';
 const SAYS_YES = /^\s*(yes|yeah|yep|aye|yup|definitely|certainly|absolutely|correct)\b|^\s*(a bit|a little)\s*($|[,.;!])/i;
 const SAYS_NO =
   /^\s*(no|nope|nah|none|never|not really|not at all|nothing|not that i can see)\s*($|[,.;:!–-]|\b(it|they|i|there|she|he|we|nothing|none|not)\b)/i;
+/** What says yes or no to "is it?" and "are there any?" without either word, and would mean something else after "how" or "which". */
+const MEANS_YES = new RegExp(
+  `^\\s*(?:(?:oh|ah|well|mm),? )?(?:${[
+    '(?:i|we) (?:think|believe|guess|suppose) so',
+    "(?:i'm |i am )?afraid so",
+    '(?:it|she|he|that) (?:is|does|has|did|was)',
+    '(?:they|there|we|you) (?:is|are|do|have|did|were|was)',
+    'i (?:do|have|did|am|was)',
+    'sure',
+    'indeed',
+    'quite(?: a (?:lot|bit|few))?',
+    'very(?: much(?: so)?)?',
+    'lots|loads|plenty|masses|a few|a lot|some|many|several|one or two',
+    'always|often|sometimes|constantly|now and (?:then|again)|most days|all the time|every (?:day|night|time|morning|evening)',
+    'uh-?huh',
+  ].join('|')})\\s*[.!]?\\s*$`,
+  'i',
+);
+const MEANS_NO = new RegExp(
+  `^\\s*(?:(?:oh|ah|well|mm),? )?(?:${[
+    "(?:i|we) (?:do not|don't|wouldn't|would not) (?:think|believe|say) so",
+    "(?:it|she|he|that) (?:isn't|is not|doesn't|does not|hasn't|has not|didn't|did not|wasn't)",
+    "(?:they|there|we) (?:aren't|are not|isn't|don't|do not|haven't|have not|didn't|did not|weren't)",
+    "i (?:don't|do not|haven't|have not|didn't|did not)",
+    "not (?:any|one|yet|much|that i(?:'ve| have)? (?:know|noticed|saw|seen|found)(?: of)?)",
+    "(?:i )?(?:can't|cannot|couldn't|didn't|don't) (?:see|find) any(?:thing)?",
+    'hardly|hardly any|barely',
+  ].join('|')})\\s*[.!]?\\s*$`,
+  'i',
+);
+/** A question that a yes or no settles: "do you see webs?", "any ants", "wilts?", but not "sun?" and not "wet or dry?". */
+const IS_WHETHER =
+  /^\s*(?:and |so |but )?(?:is|are|was|were|do|does|did|has|have|had|can|could|will|would|any|some|seen|found)\b(?!.*\bor\b)|^\s*\w+s\s*\??\s*$/i;
 const ANSWER_WORD = /^(yes|yeah|yep|aye|yup|no|nope|nah|definitely|certainly|absolutely|correct)$/i;
 const UNKNOWN_ANSWER =
   /\b(do not know|don'?t know|no idea|not sure|could ?n[o']?t (say|tell)|can ?no?t (say|tell)|have ?n[o']?t (looked|checked))\b/i;
@@ -14,11 +47,17 @@ const ASKS_WHETHER = /^.*?\b(any|some)\s+/i;
 /** True for talk that answers the question before it rather than telling something new. */
 export const answersQuestion = (say: string): boolean => SAYS_YES.test(say) || SAYS_NO.test(say);
 
-/** Yes, no, not known, or something else that has to be read. */
-export function answerIn(say: string): 'yes' | 'no' | 'unknown' | 'other' {
+/**
+ * Yes, no, not known, or something else that has to be read.
+ * @param ask the question it answers: "every day" is a yes to "does it wilt?", and none to "how often?"
+ */
+export function answerIn(say: string, ask = ''): 'yes' | 'no' | 'unknown' | 'other' {
   if (UNKNOWN_ANSWER.test(say)) return 'unknown';
   if (SAYS_YES.test(say)) return 'yes';
-  return SAYS_NO.test(say) ? 'no' : 'other';
+  if (SAYS_NO.test(say)) return 'no';
+  if (!IS_WHETHER.test(ask)) return 'other';
+  if (MEANS_YES.test(say)) return 'yes';
+  return MEANS_NO.test(say) ? 'no' : 'other';
 }
 
 export const isAnswerWord = (word: string): boolean => ANSWER_WORD.test(word);

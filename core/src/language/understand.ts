@@ -173,7 +173,7 @@ export class Understander {
 
   /** Reads an answer in the light of its question: "is it sticky?" – "yes, and the floor under it". */
   private readAnswer(ask: string, say: string): Understanding {
-    const kind = answerIn(say);
+    const kind = answerIn(say, ask);
     if (kind === 'unknown') return NOTHING;
     const own = this.read(say, 'caller');
     if (kind === 'other') return own.readings.length > 0 ? own : this.inTheLightOf(ask, say, own);
