@@ -169,6 +169,11 @@ describe('lint', () => {
       (e) => rust(e).lookAlikes.push({ cause: 'pear-scab', separate: ['salt-source'], say: '' }),
       /nothing named separates it from its look-alike "pear-scab"/,
     ],
+    [
+      'advice for a plant that is no host',
+      (e) => rust(e).options.push({ ...rust(e).options[0]!, id: 'leave-oak', hosts: [{ genus: 'Quercus' }] }),
+      /option "leave-oak" is for Quercus, which is no host of it/,
+    ],
     ['a spray without a caution', (e) => rust(e).options.forEach((o) => (o.cautions = [])), /is a spray or drench without a caution/],
     ['a published figure without a source', (e) => rust(e).windows.forEach((w) => (w.mark = 'published')), /is marked published but names no source/],
     ['a cause no plant can have', (e) => (rust(e).hosts.include = [{ genus: 'Nowhere', weight: 1 }]), /no plant of this edition is a host/],

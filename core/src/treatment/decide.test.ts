@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { Cause, School, TreatmentOption } from '../edition/edition.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { NOTHING_KNOWN, settled, type Circumstances } from './circumstances.ts';
-import { decide, optionStandings, overruled } from './decide.ts';
+import { actOf, decide, optionsOn, optionStandings, overruled, preferredAmong } from './decide.ts';
 import { withHouseLines } from './houseLines.ts';
 import { verdictsOf } from './verdicts.ts';
 
@@ -72,6 +72,12 @@ describe('decision', () => {
     const indoors = optionStandings(late, { ...on('2026-09-20'), indoors: true });
     expect(decide(late, 0.9, verdictsOf(late, indoors, NOTHING_KNOWN))).toMatchObject({ act: 'physical' });
   });
+  it.each(['physical', 'culture', 'biological'] as const)('advises gentle work (%s) ahead of its time, with the day for it', (act) => {
+    const autumn = { ...cause, options: [option('bands', act, { window: 'april', preferred: true }), option('rake', 'culture', { effect: 'fair' })] };
+    const decision = decideOn(autumn, '2026-02-10');
+    expect(decision).toMatchObject({ act, option: 'bands', noteFor: '2026-04-01' });
+    expect(decision.why).toMatch(/Too early for that yet; note 1 April 2026 for: bands\. Until then: rake\./);
+  });
   it('refers when nothing on record explains it', () => expect(decide(null, 0.6, [])).toMatchObject({ act: 'refer', firm: true }));
   it('is not firm below even odds', () => {
     expect(decideOn(cause, '2026-04-10', 0.49).firm).toBe(false);
@@ -127,6 +133,38 @@ describe('is it worth doing?', () => {
       why: 'one twig only',
     });
     expect(overruled(first, verdicts, { option: null, why: 'she moves next week' })).toMatchObject({ act: 'leave', option: null });
+  });
+});
+
+describe('options for certain hosts', () => {
+  const [oak, bean] = smallEdition.plants;
+  const mildew: Cause = {
+    ...cause,
+    options: [
+      option('leave-oak', 'leave', { preferred: true, hosts: [{ genus: 'Quercus' }], how: 'A tree carries it.' }),
+      option('pick', 'physical', { preferred: true }),
+    ],
+  };
+  const decidedOn = (plant: typeof oak | null) => {
+    const standings = optionStandings(mildew, on('2026-04-10'), plant);
+    return { ...decide(mildew, 0.9, verdictsOf(mildew, standings, NOTHING_KNOWN)), rung: actOf(mildew, standings) };
+  };
+  it('go before what is preferred everywhere, and speak for themselves', () =>
+    expect(decidedOn(oak!)).toMatchObject({ act: 'leave', option: 'leave-oak', why: 'A tree carries it.', rung: 'leave' }));
+  it('are not there on other plants, nor while nobody has named the plant', () => {
+    expect(decidedOn(bean!)).toMatchObject({ act: 'physical', why: 'It spreads.', rung: 'physical' });
+    expect(decidedOn(null)).toMatchObject({ act: 'physical' });
+    expect(optionsOn(mildew, bean!).map(({ id }) => id)).toEqual(['pick']);
+  });
+  it('leave the first there is where nothing is preferred', () => {
+    expect(preferredAmong([option('a', 'leave'), option('b', 'leave')], (o) => o)?.id).toBe('a');
+    expect(preferredAmong([], (o: TreatmentOption) => o)).toBeUndefined();
+  });
+  it('stay when a desk follows a view everywhere', () => {
+    const school: School = { id: 's', question: '?', views: [{ say: 'Pick', because: '', options: ['pick'] }], ours: '', mark: 'memory' };
+    const disputed = { ...mildew, options: mildew.options.map((o) => (o.id === 'pick' ? { ...o, school: 's' } : o)) };
+    const here = withHouseLines(disputed, [school], { s: 0 });
+    expect(here.options.filter((o) => o.preferred).map(({ id }) => id)).toEqual(['leave-oak', 'pick']);
   });
 });
 
