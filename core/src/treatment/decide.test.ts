@@ -150,9 +150,9 @@ describe('options for certain hosts', () => {
     return { ...decide(mildew, 0.9, verdictsOf(mildew, standings, NOTHING_KNOWN)), rung: actOf(mildew, standings) };
   };
   it('go before what is preferred everywhere, and speak for themselves', () =>
-    expect(decidedOn(oak!)).toMatchObject({ act: 'leave', option: 'leave-oak', why: 'A tree carries it.', rung: 'leave' }));
+    expect(decidedOn(oak)).toMatchObject({ act: 'leave', option: 'leave-oak', why: 'A tree carries it.', rung: 'leave' }));
   it('are not there on other plants, nor while nobody has named the plant', () => {
-    expect(decidedOn(bean!)).toMatchObject({ act: 'physical', why: 'It spreads.', rung: 'physical' });
+    expect(decidedOn(bean)).toMatchObject({ act: 'physical', why: 'It spreads.', rung: 'physical' });
     expect(decidedOn(null)).toMatchObject({ act: 'physical' });
     expect(optionsOn(mildew, bean!).map(({ id }) => id)).toEqual(['pick']);
   });

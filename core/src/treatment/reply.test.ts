@@ -102,7 +102,40 @@ const reply = (readings: Reading[], date: string, plan: ReplyPlan | null = null,
   });
 };
 
+/** The same beetle, answered otherwise on beans. */
+const onBeans = (act: 'leave' | 'remove') =>
+  new Consultant({
+    ...edition,
+    causes: edition.causes.map((cause) =>
+      cause.id === 'beetle'
+        ? {
+            ...cause,
+            options: [
+              ...cause.options,
+              {
+                ...cause.options[1]!,
+                id: 'beans',
+                act,
+                title: 'On beans',
+                how: 'Beans outgrow it.',
+                preferred: true,
+                hosts: [{ genus: 'Phaseolus' }],
+              },
+            ],
+          }
+        : cause,
+    ),
+  });
+
 describe('reply', () => {
+  it('says what is meant for the very plant, once, and nothing written for others', () => {
+    const left = reply(eaten, '2026-05-10', null, onBeans('leave'));
+    expect(left).toContain('Beans outgrow it.');
+    expect(left).not.toMatch(/A beetle eats the leaves|A fine net|By hand/);
+    const pulled = reply(eaten, '2026-05-10', null, onBeans('remove'));
+    expect(pulled).toContain('– On beans (at any time): Beans outgrow it.');
+    expect(pulled.match(/Beans outgrow it/g)).toHaveLength(1);
+  });
   it('names the cause and gives none of its work while it is the time to leave it alone', () => {
     const late = reply(eaten, '2026-09-20', null, leftLate);
     expect(late).toContain('bean beetle (Coleoptera fabae)');

@@ -102,10 +102,16 @@ function howWeKnow(input: ReplyInput, cause: Cause): string {
 
 const isLeftForTheSeason = ({ options, decision }: Standing): boolean => options.some((o) => o.option.id === decision.option && isTimeToLeave(o));
 
+/** Whether the decision is one for this host alone. */
+const isForThisHost = ({ options, decision }: Standing): boolean =>
+  options.some(({ option }) => option.id === decision.option && option.hosts !== undefined);
+
 /** The options worth writing down: what is chosen first, then what can be done now, then what to note for later. */
 function chosenOptions(standing: Standing): OptionStanding[] {
   const { options, decision } = standing;
   const chosen = options.filter(({ option }) => option.id === decision.option);
+  // what is said for this very plant stands alone: the rest was written for others
+  if (isForThisHost(standing)) return decision.act === 'leave' ? [] : chosen;
   if (isLeftForTheSeason(standing)) return [];
   const rest = options.filter((o) => !chosen.includes(o) && o.option.act !== 'leave' && o.option.effect !== 'poor');
   const gentle = rest.filter(({ option }) => option.act === 'culture' || option.act === 'physical' || option.act === 'biological');
@@ -179,9 +185,10 @@ function advised(input: ReplyInput, cause: Cause): string[] {
   const options = chosenOptions(standing);
   const known = reasonsInWords(standing.circumstances);
   // the cause has been named; its line says what to do at other times of the year, on other plants
-  const ownLine = standing.options.some(({ option }) => option.id === standing.decision.option && option.hosts);
-  const line = isLeftForTheSeason(standing) || ownLine ? [] : [sentence(cause.replyLine)];
-  const lines = [...line, '', 'How we know', howWeKnow(input, cause), '', 'What to do', sentence(standing.decision.why)];
+  const line = isLeftForTheSeason(standing) || isForThisHost(standing) ? [] : [sentence(cause.replyLine)];
+  const repeated = options.some(({ option }) => option.how === standing.decision.why);
+  const why = repeated ? [] : [sentence(standing.decision.why)];
+  const lines = [...line, '', 'How we know', howWeKnow(input, cause), '', 'What to do', ...why];
   if (known.length > 0) lines.push(`We have reckoned with this: ${known.join('; ')}.`);
   lines.push(...options.map((option) => `– ${optionText(option)}`));
   if (standing.decision.noteFor) lines.push(`Please note ${longDate(standing.decision.noteFor)} in your calendar.`);

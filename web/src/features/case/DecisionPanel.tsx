@@ -4,7 +4,7 @@ import type { Standing } from '@sounding/core/consult/consult.ts';
 import { isWorkable } from '@sounding/core/season/windows.ts';
 import { sayDay } from '../../app/dates.ts';
 import { Key } from '../../ui/controls.tsx';
-import { ACT_WORDS, timingText } from './words.ts';
+import { ACT_WORDS, decisionText, timingText } from './words.ts';
 
 const Box = styled.section<{ $firm: boolean }>`
   border-top: 2px solid ${({ theme, $firm }) => ($firm ? theme.brass : theme.rule)};
@@ -61,7 +61,7 @@ export function DecisionPanel({ standing, planHref }: { standing: Standing; plan
         Plan it: amounts and days <Key>Alt</Key>
         <Key>P</Key>
       </Link>
-      <h4>{decision.firm ? ACT_WORDS[decision.act] : `Not yet – it would be: ${ACT_WORDS[decision.act].toLowerCase()}`}</h4>
+      <h4>{decisionText(standing)}</h4>
       <p>{decision.why}</p>
       {decision.noteFor && <p>Note in the calendar: {sayDay(decision.noteFor)}.</p>}
       <Options>

@@ -11,7 +11,7 @@ import { inSenses } from './senses.ts';
 import { SoundingLine } from './SoundingLine.tsx';
 import { StandingPanel } from './StandingPanel.tsx';
 import { WordsPanel } from './WordsPanel.tsx';
-import { answersShown, percent, reasonText, timingText } from './words.ts';
+import { actText, answersShown, decisionText, percent, reasonText, timingText } from './words.ts';
 
 const reading = (id: string, finding: string, answer: string, withdrawnAt: string | null = null) => ({
   id,
@@ -35,6 +35,31 @@ const standing = new Consultant(smallEdition).consult({
   weather: null,
 });
 const question: QuestionView = aQuestion({ id: 'q', hostId: 'bean', readings: [...taken, reading('r3', 'frost', 'unknown')] });
+
+describe('what is decided, in a word', () => {
+  const basis = { basis: 'calendar', mark: 'memory' as const, nextFrom: null, window: 'autumn', name: 'autumn', fromBand: null };
+  const option = {
+    id: 'band',
+    act: 'physical' as const,
+    title: 'Band',
+    how: 'Band it',
+    not: [],
+    cautions: [],
+    effect: 'good' as const,
+    mark: 'memory' as const,
+  };
+  const early = { option, against: [], mind: [], timing: { state: 'not-yet' as const, from: '2026-10-01', to: '2026-11-15', ...basis } };
+  const decided = { act: 'physical' as const, why: '', option: 'band', noteFor: '2026-10-01', firm: true };
+  it('names the day from which work makes sense', () =>
+    expect(actText({ decision: decided, options: [early] })).toMatch(/^By hand, from 1 Oct\w* 2026$/));
+  it('names no day for what can be done now, or is left alone', () => {
+    const open = { ...early, timing: { ...early.timing, state: 'open' as const } };
+    expect(actText({ decision: { ...decided, noteFor: null }, options: [open] })).toBe('By hand');
+    expect(actText({ decision: { ...decided, act: 'leave', option: null }, options: [early] })).toBe('Leave it alone');
+  });
+  it('says that it is not yet sure', () =>
+    expect(decisionText({ decision: { ...decided, firm: false }, options: [early] })).toMatch(/^Not yet – it would be: by hand, from/));
+});
 
 describe('line layout', () => {
   it('keeps labels apart and inside', () => {

@@ -10,8 +10,9 @@ import {
   type TreatmentOption,
 } from '@sounding/core/edition/edition.ts';
 import { burdenOf, type Burden } from '@sounding/core/treatment/burden.ts';
-import type { WindowStanding } from '@sounding/core/season/windows.ts';
-import { sayShortDay } from '../../app/dates.ts';
+import type { Standing } from '@sounding/core/consult/consult.ts';
+import { isWorkable, type WindowStanding } from '@sounding/core/season/windows.ts';
+import { sayDay, sayShortDay } from '../../app/dates.ts';
 
 export const ACT_WORDS: Record<Act, string> = {
   leave: 'Leave it alone',
@@ -23,6 +24,19 @@ export const ACT_WORDS: Record<Act, string> = {
   remove: 'Take it out',
   refer: 'Refer',
 };
+
+/** "By hand, from 1 Oct 2026": the rung, and from when where its time has not come. */
+export function actText({ decision, options }: Pick<Standing, 'decision' | 'options'>): string {
+  const chosen = options.find(({ option }) => option.id === decision.option);
+  const later = decision.noteFor !== null && chosen?.option.act === decision.act && decision.act !== 'leave' && !isWorkable(chosen.timing.state);
+  return ACT_WORDS[decision.act] + (later && decision.noteFor ? `, from ${sayDay(decision.noteFor)}` : '');
+}
+
+/** What is decided, or would be if it were sure enough to act on. */
+export function decisionText(standing: Pick<Standing, 'decision' | 'options'>): string {
+  const act = actText(standing);
+  return standing.decision.firm ? act : `Not yet – it would be: ${act.charAt(0).toLowerCase()}${act.slice(1)}`;
+}
 
 const EFFORT_WORDS: Record<Burden['effort'], string> = { none: 'no work', little: 'little work', some: 'some work', much: 'much work' };
 const COST_WORDS: Record<Burden['cost'], string> = { nothing: 'costs nothing', little: 'costs little', some: 'costs some money', much: 'costs much' };

@@ -6,7 +6,7 @@ import type { Overrule } from '@sounding/core/treatment/decide.ts';
 import { reasonsInWords, type Verdict } from '@sounding/core/treatment/verdicts.ts';
 import { sayDay } from '../../app/dates.ts';
 import { Button, Notice, TextField } from '../../ui/controls.tsx';
-import { ACT_WORDS } from '../case/words.ts';
+import { ACT_WORDS, decisionText } from '../case/words.ts';
 import { Rung } from './Rung.tsx';
 
 const Verdict_ = styled.div`
@@ -101,7 +101,7 @@ export function LadderPanel({ standing, edition, overrule, onOverrule }: Props) 
   return (
     <section aria-label="Whether and what">
       <Verdict_>
-        <h2>{decision.firm ? ACT_WORDS[decision.act] : `Not yet – it would be: ${ACT_WORDS[decision.act].toLowerCase()}`}</h2>
+        <h2>{decisionText(standing)}</h2>
         <p>{decision.why}</p>
         {decision.noteFor && <p>Note in the calendar: {sayDay(decision.noteFor)}.</p>}
         {reasons.length > 0 && <p className="soft">Reckoned with: {reasons.join('; ')}.</p>}

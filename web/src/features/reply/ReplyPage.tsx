@@ -10,7 +10,7 @@ import { problemText } from '../../store/api.ts';
 import { Button, Notice, TextField } from '../../ui/controls.tsx';
 import { useCaseCare } from '../case/useCaseCare.ts';
 import { useCaseWork } from '../case/useCaseWork.ts';
-import { ACT_WORDS } from '../case/words.ts';
+import { actText } from '../case/words.ts';
 import { usePlanWork } from '../plan/usePlanWork.ts';
 import { replyPlan } from './replyPlan.ts';
 import { SendPanel } from './SendPanel.tsx';
@@ -165,8 +165,8 @@ export function ReplyPage() {
       <Side>
         <Fact>
           <b>{care.only ? 'A question of care' : leader?.name}</b>
-          {care.only ? 'Answered from the plant’s card' : ACT_WORDS[standing.decision.act]}
-          {!care.only && standing.decision.noteFor ? `; note ${sayDay(standing.decision.noteFor)}` : ''}
+          {care.only ? 'Answered from the plant’s card' : actText(standing)}
+          {!care.only && standing.decision.noteFor && standing.decision.act === 'leave' ? `; note ${sayDay(standing.decision.noteFor)}` : ''}
         </Fact>
         <TextField label="Call back on" type="date" value={callBack} onChange={setFollowUpOn} />
         {dateFault && (
