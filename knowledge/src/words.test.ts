@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
 import { fleschKincaid } from 'flesch-kincaid';
@@ -32,6 +33,31 @@ describe('what a caller is sent', () => {
   });
   it('would be told from what is hard to read', () =>
     expect(gradeOf('Phytopathological investigation necessitates laboratory determination of the responsible microorganism.')).toBeGreaterThan(12));
+});
+
+describe('plain statements', () => {
+  const understander = new Understander(edition);
+  const lines = readFileSync(fileURLToPath(new URL('../callers/plain.tsv', import.meta.url)), 'utf8')
+    .trim()
+    .split('\n')
+    .map((line) => line.split('\t') as [readings: string, say: string]);
+  const known = new Map(edition.findings.map(({ id, answers }) => [id, new Set(answers.map((answer) => answer.id))]));
+  it('are of readings that exist', () => {
+    const stray = lines
+      .flatMap(([readings]) => readings.split(' '))
+      .filter((reading) => {
+        const [finding = '', answer = ''] = reading.split('=');
+        return !known.get(finding)?.has(answer);
+      });
+    expect(stray).toEqual([]);
+  });
+  it('are read for what they say, but for one in twenty', () => {
+    const unread = lines.filter(([readings, say]) => {
+      const read = new Set(understander.understand([say]).readings.map(({ finding, answer }) => `${finding}=${answer}`));
+      return !readings.split(' ').some((reading) => read.has(reading));
+    });
+    expect(unread.length / lines.length).toBeLessThan(0.06);
+  });
 });
 
 describe('how callers put it', () => {
