@@ -141,7 +141,8 @@ export class Consultant {
   /** Forgets where options stood on another plant or day, in other weather or after other events. */
   private turnTo(context: SeasonContext, plant: Plant | null): void {
     const key = JSON.stringify([plant?.id, context.date, context.climate, context.hemisphere, context.events, context.indoors]);
-    if (this.season.key !== key || this.season.weather !== context.weather) this.season = { key, plant, weather: context.weather, options: new Map() };
+    if (this.season.key !== key || this.season.weather !== context.weather)
+      this.season = { key, plant, weather: context.weather, options: new Map() };
   }
 
   private optionsOf(cause: Cause, context: SeasonContext): OptionStanding[] {
