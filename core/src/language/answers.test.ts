@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Finding } from '../edition/edition.ts';
-import { answerIn, answersQuestion, channelOf, deniedAsk, isAnswerWord, settledBy } from './answers.ts';
+import { answerIn, answersQuestion, asBeginning, beyondYesOrNo, channelOf, deniedAsk, isAnswerWord, settledBy } from './answers.ts';
 
 const finding = (ids: string[], absent?: string): Finding => ({
   id: 'f',
@@ -19,6 +19,9 @@ describe('an answer', () => {
     ['yes, and the floor under it', 'yes'],
     ['Yeah', 'yes'],
     ['a bit, in the evening', 'yes'],
+    ['now you mention it, yes', 'yes'],
+    ['let me see – no', 'no'],
+    ['it is wet, no rain though', 'other'],
     ['no', 'no'],
     ['No, they are dry', 'no'],
     ['not that I can see', 'no'],
@@ -34,6 +37,10 @@ describe('an answer', () => {
     ['any ants', "I don't think so", 'no'],
     ['Do you see insects?', "can't see any", 'no'],
     ['Has it been moved?', "it hasn't.", 'no'],
+    ['Any frost?', 'last Tuesday', 'yes'],
+    ['Do the leaves wilt?', 'only at midday', 'yes'],
+    ['Has it been sprayed?', 'a few weeks ago', 'yes'],
+    ['When was it sprayed?', 'a few weeks ago', 'other'],
     ['How often do you water?', 'every day', 'other'],
     ['Is it wet or dry?', 'very', 'other'],
     ['Is it sticky?', 'some brown bumps', 'other'],
@@ -49,6 +56,16 @@ describe('an answer', () => {
   it('is told from the words that carry it', () => {
     expect(isAnswerWord('Nope')).toBe(true);
     expect(isAnswerWord('nodes')).toBe(false);
+  });
+  it('may say more than yes or no', () => {
+    expect(beyondYesOrNo('no, brown and mushy')).toBe('brown and mushy');
+    expect(beyondYesOrNo('Yes')).toBe('');
+    expect(beyondYesOrNo('nodding heads')).toBe('nodding heads');
+  });
+  it('ends what its question begins', () => {
+    expect(asBeginning('When was it pruned?').trim()).toBe('it pruned');
+    expect(asBeginning('What colour are the spots?').trim()).toBe('colour are the spots');
+    expect(asBeginning('Are the roots white?').trim()).toBe('the roots white');
   });
   it('denies what was asked for', () => expect(deniedAsk('Are there any insects?')).toBe('no insects'));
 });

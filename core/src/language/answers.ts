@@ -1,9 +1,11 @@
 import type { Channel, Finding } from '../edition/edition.ts';
 
-/** A yes at the beginning; a no that stands by itself, not one that belongs to the next word ("no webs"). */
-const SAYS_YES = /^\s*(yes|yeah|yep|aye|yup|definitely|certainly|absolutely|correct)\b|^\s*(a bit|a little)\s*($|[,.;!])/i;
+/** A yes at the beginning, or at the very end ("now you mention it, yes"). */
+const SAYS_YES =
+  /^\s*(yes|yeah|yep|aye|yup|definitely|certainly|absolutely|correct)\b|^\s*(a bit|a little)\s*($|[,.;!])|[,;:–-]\s*(yes|yeah|yep|yup)\s*[.!]?\s*$/i;
+/** A no that stands by itself, not one that belongs to the next word ("no webs"), or stands at the very end. */
 const SAYS_NO =
-  /^\s*(no|nope|nah|none|never|not really|not at all|nothing|not that i can see)\s*($|[,.;:!–-]|\b(it|they|i|there|she|he|we|nothing|none|not)\b)/i;
+  /^\s*(no|nope|nah|none|never|not really|not at all|nothing|not that i can see)\s*($|[,.;:!–-]|\b(it|they|i|there|she|he|we|nothing|none|not)\b)|[,;:–-]\s*(no|nope|nah)\s*[.!]?\s*$/i;
 /** What says yes or no to "is it?" and "are there any?" without either word, and would mean something else after "how" or "which". */
 const MEANS_YES = new RegExp(
   `^\\s*(?:(?:oh|ah|well|mm),? )?(?:${[
@@ -37,6 +39,9 @@ const MEANS_NO = new RegExp(
 /** A question that a yes or no settles: "do you see webs?", "any ants", "wilts?", but not "sun?" and not "wet or dry?". */
 const IS_WHETHER =
   /^\s*(?:and |so |but )?(?:is|are|was|were|do|does|did|has|have|had|can|could|will|would|any|some|seen|found)\b(?!.*\bor\b)|^\s*\w+s\s*\??\s*$/i;
+/** When or where it is so: "any frost?" – "last Tuesday"; "does it wilt?" – "only at midday". */
+const SAYS_WHEN =
+  /^\s*(?:only|just|mainly|mostly|yes)?\s*(?:last|yesterday|today|tonight|overnight|recently|lately|since|this (?:morning|week|month|year|spring|summer|autumn|winter)|(?:on|in|at|during|around|by|about) (?:the )?(?:mon|tues|wednes|thurs|fri|satur|sun|night|noon|midday|morning|afternoon|evening|day|week|spring|summer|autumn|winter|fall|january|february|march|april|may|june|july|august|september|october|november|december)|(?:a|one|two|three|four|five|six|\d+|a few|a couple of) (?:days?|nights?|weeks?|months?) (?:ago|back))/i;
 const ANSWER_WORD = /^(yes|yeah|yep|aye|yup|no|nope|nah|definitely|certainly|absolutely|correct)$/i;
 const UNKNOWN_ANSWER =
   /\b(do not know|don'?t know|no idea|not sure|could ?n[o']?t (say|tell)|can ?no?t (say|tell)|have ?n[o']?t (looked|checked))\b/i;
@@ -56,13 +61,23 @@ export function answerIn(say: string, ask = ''): 'yes' | 'no' | 'unknown' | 'oth
   if (SAYS_YES.test(say)) return 'yes';
   if (SAYS_NO.test(say)) return 'no';
   if (!IS_WHETHER.test(ask)) return 'other';
-  if (MEANS_YES.test(say)) return 'yes';
+  if (MEANS_YES.test(say) || SAYS_WHEN.test(say)) return 'yes';
   return MEANS_NO.test(say) ? 'no' : 'other';
 }
 
 export const isAnswerWord = (word: string): boolean => ANSWER_WORD.test(word);
 
 export const channelOf = (say: string): Channel => (DOUBT.test(say) ? 'caller-unsure' : 'caller');
+
+/** What an answer says besides its yes or no. */
+export const beyondYesOrNo = (say: string): string => say.replace(/^\s*(?:yes|yeah|yep|no|nope|nah)\b[\s,;:.!–-]*/i, '');
+
+/** A question as the beginning of a statement, for its answer to end: "when was it pruned?" – "in February". */
+export const asBeginning = (ask: string): string =>
+  ask
+    .replace(/[.;!?:\n]/g, ' ')
+    .replace(/^\s*(?:and |so )?(?:when|how|where|what|which|why|who)\b(?:\s+(?:long|often|much|many|fast|exactly))?\s*/i, '')
+    .replace(/^(?:did|do|does|was|were|is|are|has|have|had)\s+/i, '');
 
 /** The thing a question asks for, denied. */
 export const deniedAsk = (ask: string): string => `no ${ask.replace(ASKS_WHETHER, '').replace('?', '')}`;

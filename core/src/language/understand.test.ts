@@ -117,6 +117,11 @@ describe('answers to a question', () => {
     expect(pairs({ ask: 'what about coating?', say: 'no' })).toEqual(['coating=none']);
     expect(pairs({ ask: 'what about test?', say: 'yes' })).toEqual([]);
   });
+  it('reads what follows the yes or no in the light of the question', () => {
+    expect(pairs({ ask: 'is the leaf clean?', say: 'no, black' })).not.toContain('coating=white');
+    expect(pairs({ ask: 'what is on the leaf?', say: 'white powder' })).toEqual(['coating=white']);
+  });
+  it('takes a time for a yes', () => expect(pairs({ ask: 'is there powder?', say: 'only in the morning' })).toEqual(['coating=white']));
   it('reads nothing from "I don’t know"', () => expect(pairs({ ask: 'is there powder?', say: "I don't know" })).toEqual([]));
 });
 

@@ -1,6 +1,6 @@
 import type { Channel, Edition, Finding, Plant } from '../edition/edition.ts';
 import { canShow } from '../diagnosis/hosts.ts';
-import { answerIn, channelOf, deniedAsk, isAnswerWord, settledBy } from './answers.ts';
+import { answerIn, asBeginning, beyondYesOrNo, channelOf, deniedAsk, isAnswerWord, settledBy } from './answers.ts';
 import { askingIn, tellsTrouble } from './asking.ts';
 import { boundTo } from './binding.ts';
 import { CareQuestions, type CarePhrase, type CareQuestion } from './careQuestions.ts';
@@ -164,7 +164,7 @@ export class Understander {
 
   /** "What colour are the spots?" – "orange": the words of the question give those of the answer their sense. */
   private inTheLightOf(ask: string, say: string, own: Understanding): Understanding {
-    const question = ask.replace(/[.;!?:\n]/g, ' ');
+    const question = asBeginning(ask);
     const together = this.read(`${question} ${say}`, 'caller', this.vocabulary.asWritten(question).length);
     return together.readings.length === 0
       ? own
@@ -175,8 +175,10 @@ export class Understander {
   private readAnswer(ask: string, say: string): Understanding {
     const kind = answerIn(say, ask);
     if (kind === 'unknown') return NOTHING;
-    const own = this.read(say, 'caller');
-    if (kind === 'other') return own.readings.length > 0 ? own : this.inTheLightOf(ask, say, own);
+    const said = this.read(say, 'caller');
+    const rest = kind === 'other' ? say : beyondYesOrNo(say);
+    const own = said.readings.length > 0 || rest === '' || (rest === say && kind !== 'other') ? said : this.inTheLightOf(ask, rest, said);
+    if (kind === 'other') return own;
     const asked = this.edition.findings.find((finding) => finding.ask === ask || finding.id === ask) ?? null;
     const fromQuestion = this.meantBy(ask, asked, kind === 'yes')
       .filter(({ finding }) => !own.readings.some((reading) => reading.finding === finding))
