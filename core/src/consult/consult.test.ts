@@ -66,6 +66,24 @@ describe('consultant', () => {
     const looked = consultant.consult({ ...base, readings: [words, { finding: 'frost', answer: 'yes', channel: 'laboratory' }] });
     expect(looked.enough).toEqual({ enough: true, because: 'one-stands-out' });
   });
+  it('does not act on the way it was put unless half of it would do', () => {
+    const causes = smallEdition.causes.map((cause) => (cause.id === 'cold' ? { ...cause, heard: 'icicles glassy crackled rime hoar' } : cause));
+    const consultant = new Consultant({ ...smallEdition, causes });
+    const put = (answer: string) =>
+      consultant.consult({
+        ...base,
+        readings: [
+          { finding: WORDING, answer, channel: 'caller' },
+          { finding: 'holes', answer: 'some', channel: 'caller-unsure' },
+        ],
+      });
+    const firmness = ['icicles', 'glassy rime', 'glassy crackled rime', 'icicles glassy crackled rime hoar'].map((words) => {
+      const { candidates, decision } = put(words);
+      return { likely: candidates[0]!.cause === 'cold' && candidates[0]!.probability >= 0.5, firm: decision.firm };
+    });
+    expect(firmness).toContainEqual({ likely: true, firm: false });
+    expect(firmness.at(-1)).toEqual({ likely: true, firm: true });
+  });
   it('refuses a host the edition does not have', () =>
     expect(() => new Consultant(smallEdition).consult({ ...base, host: 'unicorn' })).toThrow(/"unicorn" is not in this edition/));
 });

@@ -203,8 +203,9 @@ export class Consultant {
     const leading = (leader && this.causes.get(leader.cause)) ?? null;
     const circumstances = known(leading);
     const options = leading ? verdictsOf(leading, this.optionsOf(leading, season), circumstances) : [];
-    const probability = leader?.probability ?? 0;
-    const advised = nothingSeen(input.readings, probability) ? NOTHING_SEEN : decide(leading, probability, options, circumstances);
+    // as sure as one may act on: no surer than with half the trust in how it was put
+    const probability = leader ? Math.min(leader.probability, sober[order[0]!] ?? 0) : 0;
+    const advised = nothingSeen(input.readings, leader?.probability ?? 0) ? NOTHING_SEEN : decide(leading, probability, options, circumstances);
     return {
       candidates,
       questions,

@@ -17,8 +17,8 @@ const MEANS_YES = new RegExp(
     'sure',
     'indeed',
     'quite(?: a (?:lot|bit|few))?',
-    'very(?: much(?: so)?)?',
-    'lots|loads|plenty|masses|a few|a lot|some|many|several|one or two',
+    '(?:very|really|terribly|awfully|extremely|horribly|totally|completely|badly|easily|quite)(?: (?:much|badly|easily|sticky|so))*',
+    'lots|loads|plenty|masses|tons|heaps|a few|a lot|some|many|several|one or two|by the (?:handful|dozen|hundred|bucket)|everywhere|all over',
     'always|often|sometimes|constantly|now and (?:then|again)|most days|all the time|every (?:day|night|time|morning|evening)',
     'uh-?huh',
   ].join('|')})\\s*[.!]?\\s*$`,
@@ -36,9 +36,8 @@ const MEANS_NO = new RegExp(
   ].join('|')})\\s*[.!]?\\s*$`,
   'i',
 );
-/** A question that a yes or no settles: "do you see webs?", "any ants", "wilts?", but not "sun?" and not "wet or dry?". */
-const IS_WHETHER =
-  /^\s*(?:and |so |but )?(?:is|are|was|were|do|does|did|has|have|had|can|could|will|would|any|some|seen|found)\b(?!.*\bor\b)|^\s*\w+s\s*\??\s*$/i;
+/** A question for one of several things, or for how much: no bare word says yes to it. */
+const ASKS_WHICH = /^\s*(?:and |so |but )?(?:what|which|how|when|where|who|whose|why)\b|\bor\b/i;
 /** When or where it is so: "any frost?" – "last Tuesday"; "does it wilt?" – "only at midday". */
 const SAYS_WHEN =
   /^\s*(?:only|just|mainly|mostly|yes)?\s*(?:last|yesterday|today|tonight|overnight|recently|lately|since|this (?:morning|week|month|year|spring|summer|autumn|winter)|(?:on|in|at|during|around|by|about) (?:the )?(?:mon|tues|wednes|thurs|fri|satur|sun|night|noon|midday|morning|afternoon|evening|day|week|spring|summer|autumn|winter|fall|january|february|march|april|may|june|july|august|september|october|november|december)|(?:a|one|two|three|four|five|six|\d+|a few|a couple of) (?:days?|nights?|weeks?|months?) (?:ago|back))/i;
@@ -60,7 +59,7 @@ export function answerIn(say: string, ask = ''): 'yes' | 'no' | 'unknown' | 'oth
   if (UNKNOWN_ANSWER.test(say)) return 'unknown';
   if (SAYS_YES.test(say)) return 'yes';
   if (SAYS_NO.test(say)) return 'no';
-  if (!IS_WHETHER.test(ask)) return 'other';
+  if (ask === '' || ASKS_WHICH.test(ask)) return 'other';
   if (MEANS_YES.test(say) || SAYS_WHEN.test(say)) return 'yes';
   return MEANS_NO.test(say) ? 'no' : 'other';
 }
@@ -76,7 +75,7 @@ export const beyondYesOrNo = (say: string): string => say.replace(/^\s*(?:yes|ye
 export const asBeginning = (ask: string): string =>
   ask
     .replace(/[.;!?:\n]/g, ' ')
-    .replace(/^\s*(?:and |so )?(?:when|how|where|what|which|why|who)\b(?:\s+(?:long|often|much|many|fast|exactly))?\s*/i, '')
+    .replace(/^\s*(?:and |so )?(?:when|how|where|what|which|why|who)\b(?:\s+(?:long|often|much|many|fast|old|big|tall|deep|exactly))?\s*/i, '')
     .replace(/^(?:did|do|does|was|were|is|are|has|have|had)\s+/i, '');
 
 /** The thing a question asks for, denied. */

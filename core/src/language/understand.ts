@@ -171,18 +171,26 @@ export class Understander {
       : { ...own, readings: together.readings, notUnderstood: together.notUnderstood, wording: together.wording };
   }
 
+  /** What an answer says with its question before it, and what it says by itself of other things. */
+  private besides(inLight: Understanding, own: Understanding): Understanding {
+    const more = own.readings.filter(({ finding }) => !inLight.readings.some((reading) => reading.finding === finding));
+    return { ...inLight, readings: [...inLight.readings, ...more], wording: own.readings.length > 0 ? own.wording : inLight.wording };
+  }
+
   /** Reads an answer in the light of its question: "is it sticky?" – "yes, and the floor under it". */
   private readAnswer(ask: string, say: string): Understanding {
     const kind = answerIn(say, ask);
     if (kind === 'unknown') return NOTHING;
     const said = this.read(say, 'caller');
     const rest = kind === 'other' ? say : beyondYesOrNo(say);
-    const own = said.readings.length > 0 || rest === '' || (rest === say && kind !== 'other') ? said : this.inTheLightOf(ask, rest, said);
+    const own = rest === '' || (rest === say && kind !== 'other') ? said : this.besides(this.inTheLightOf(ask, rest, said), said);
     if (kind === 'other') return own;
     const asked = this.edition.findings.find((finding) => finding.ask === ask || finding.id === ask) ?? null;
     const fromQuestion = this.meantBy(ask, asked, kind === 'yes')
       .filter(({ finding }) => !own.readings.some((reading) => reading.finding === finding))
       .map(({ finding, answer }): UnderstoodReading => ({ finding, answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] }));
+    // "water?" – "every day" is no yes after all
+    if (fromQuestion.length === 0 && own.readings.length === 0) return this.inTheLightOf(ask, rest === '' ? say : rest, said);
     const host = own.host ?? (asked ? null : this.read(ask, 'caller').host);
     return { ...own, readings: [...fromQuestion, ...own.readings], host, notUnderstood: own.notUnderstood.filter((run) => !isAnswerWord(run)) };
   }
