@@ -41,6 +41,8 @@ describe('an answer', () => {
     ['Do the leaves wilt?', 'only at midday', 'yes'],
     ['Has it been sprayed?', 'a few weeks ago', 'yes'],
     ['When was it sprayed?', 'a few weeks ago', 'other'],
+    ['Any insects?', 'last year, but not now', 'other'],
+    ['Is it sticky?', 'since I washed it with soap it has been dry', 'other'],
     ['How often do you water?', 'every day', 'other'],
     ['Is it wet or dry?', 'very', 'other'],
     ['Is it sticky?', 'some brown bumps', 'other'],

@@ -17,7 +17,7 @@ const MEANS_YES = new RegExp(
     'sure',
     'indeed',
     'quite(?: a (?:lot|bit|few))?',
-    '(?:very|really|terribly|awfully|extremely|horribly|totally|completely|badly|easily|quite)(?: (?:much|badly|easily|sticky|so))*',
+    '(?:very|really|terribly|awfully|extremely|horribly|totally|completely|badly|easily|quite)(?: (?:much|badly|easily|so))*',
     'lots|loads|plenty|masses|tons|heaps|a few|a lot|some|many|several|one or two|by the (?:handful|dozen|hundred|bucket)|everywhere|all over',
     'always|often|sometimes|constantly|now and (?:then|again)|most days|all the time|every (?:day|night|time|morning|evening)',
     'uh-?huh',
@@ -38,9 +38,9 @@ const MEANS_NO = new RegExp(
 );
 /** A question for one of several things, or for how much: no bare word says yes to it. */
 const ASKS_WHICH = /^\s*(?:and |so |but )?(?:what|which|how|when|where|who|whose|why)\b|\bor\b/i;
-/** When or where it is so: "any frost?" – "last Tuesday"; "does it wilt?" – "only at midday". */
+/** When it is so, and nothing besides: "any frost?" – "last Tuesday"; "does it wilt?" – "only at midday". A longer answer is read, "last year, but not now" above all. */
 const SAYS_WHEN =
-  /^\s*(?:only|just|mainly|mostly|yes)?\s*(?:last|yesterday|today|tonight|overnight|recently|lately|since|this (?:morning|week|month|year|spring|summer|autumn|winter)|(?:on|in|at|during|around|by|about) (?:the )?(?:mon|tues|wednes|thurs|fri|satur|sun|night|noon|midday|morning|afternoon|evening|day|week|spring|summer|autumn|winter|fall|january|february|march|april|may|june|july|august|september|october|november|december)|(?:a|one|two|three|four|five|six|\d+|a few|a couple of) (?:days?|nights?|weeks?|months?) (?:ago|back))/i;
+  /^(?=\s*(?:\S+\s*){1,5}$)(?!.*\b(?:no|not|never|none|but|until|before)\b)(?!.*n't)\s*(?:only|just|mainly|mostly|yes)?\s*(?:last|yesterday|today|tonight|overnight|recently|lately|since|this (?:morning|week|month|year|spring|summer|autumn|winter)|(?:on|in|at|during|around|by|about) (?:the )?(?:mon|tues|wednes|thurs|fri|satur|sun|night|noon|midday|morning|afternoon|evening|day|week|spring|summer|autumn|winter|fall|january|february|march|april|may|june|july|august|september|october|november|december)|(?:a|one|two|three|four|five|six|\d+|a few|a couple of) (?:days?|nights?|weeks?|months?) (?:ago|back))/i;
 const ANSWER_WORD = /^(yes|yeah|yep|aye|yup|no|nope|nah|definitely|certainly|absolutely|correct)$/i;
 const UNKNOWN_ANSWER =
   /\b(do not know|don'?t know|no idea|not sure|could ?n[o']?t (say|tell)|can ?no?t (say|tell)|have ?n[o']?t (looked|checked))\b/i;

@@ -118,7 +118,8 @@ describe('answers to a question', () => {
     expect(pairs({ ask: 'what about test?', say: 'yes' })).toEqual([]);
   });
   it('reads what follows the yes or no in the light of the question', () => {
-    expect(pairs({ ask: 'is the leaf clean?', say: 'no, black' })).not.toContain('coating=white');
+    expect(pairs({ ask: 'is the soot grey?', say: 'no, black' })).toEqual(['coating=black']);
+    expect(pairs({ ask: 'what colour is the soot?', say: 'black, and holes' }).sort()).toEqual(['coating=black', 'holes=some']);
     expect(pairs({ ask: 'what is on the leaf?', say: 'white powder' })).toEqual(['coating=white']);
   });
   it('takes a time for a yes', () => expect(pairs({ ask: 'is there powder?', say: 'only in the morning' })).toEqual(['coating=white']));

@@ -166,7 +166,7 @@ export function ReplyPage() {
         <Fact>
           <b>{care.only ? 'A question of care' : leader?.name}</b>
           {care.only ? 'Answered from the plant’s card' : actText(standing)}
-          {!care.only && standing.decision.noteFor && standing.decision.act === 'leave' ? `; note ${sayDay(standing.decision.noteFor)}` : ''}
+          {!care.only && noteFor && !actText(standing).endsWith(sayDay(noteFor)) ? `; note ${sayDay(noteFor)}` : ''}
         </Fact>
         <TextField label="Call back on" type="date" value={callBack} onChange={setFollowUpOn} />
         {dateFault && (
