@@ -24,7 +24,7 @@ export function windowStanding(window: Window, context: SeasonContext): WindowSt
       if (standing) return standing;
     }
   }
-  if (window.event) return undated(window, 'unknown', `depends on ${window.event}`);
+  if (window.event) return undated(window, 'unknown', window.event);
   return undated(window, 'unknown', context.date === null ? 'no date given' : 'no dates known for this climate');
 }
 

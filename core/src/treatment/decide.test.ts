@@ -156,6 +156,11 @@ describe('options for certain hosts', () => {
     expect(decidedOn(null)).toMatchObject({ act: 'physical' });
     expect(optionsOn(mildew, bean!).map(({ id }) => id)).toEqual(['pick']);
   });
+  it('stand in place of the same work as it is done everywhere', () => {
+    const twice = { ...mildew, options: [...mildew.options, option('leave', 'leave', { title: 'leave-oak' })] };
+    expect(optionsOn(twice, oak!).map(({ id }) => id)).toEqual(['leave-oak', 'pick']);
+    expect(optionsOn(twice, bean!).map(({ id }) => id)).toEqual(['pick', 'leave']);
+  });
   it('leave the first there is where nothing is preferred', () => {
     expect(preferredAmong([option('a', 'leave'), option('b', 'leave')], (o) => o)?.id).toBe('a');
     expect(preferredAmong([], (o: TreatmentOption) => o)).toBeUndefined();

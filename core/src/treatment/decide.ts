@@ -31,9 +31,11 @@ export interface Overrule {
 
 const ANY_TIME = { id: 'any-time', name: 'any time', anyTime: true as const };
 
-/** The options of a cause on a plant: what holds on certain hosts only drops out on others, and while nobody has named the plant. */
-export const optionsOn = (cause: Cause, plant: Plant | null): TreatmentOption[] =>
-  cause.options.filter(({ hosts }) => !hosts || (plant !== null && isAmong(hosts, plant)));
+/** The options of a cause on a plant. What holds on certain hosts only drops out on others, and stands in place of the same work as it is done everywhere. */
+export function optionsOn(cause: Cause, plant: Plant | null): TreatmentOption[] {
+  const own = cause.options.filter(({ hosts }) => hosts && plant !== null && isAmong(hosts, plant));
+  return cause.options.filter((option) => own.includes(option) || (!option.hosts && !own.some(({ title }) => title === option.title)));
+}
 
 /** What a cause is answered with as a rule; what is said for the very host goes first. */
 export function preferredAmong<T>(items: readonly T[], optionOf: (item: T) => TreatmentOption): T | undefined {
