@@ -83,6 +83,12 @@ function due(cases: readonly CaseSummary[]): CaseSummary[] {
     .slice(0, 6);
 }
 
+/** Nobody is said to wait before the server has answered. */
+function whoWaits(waiting: { readonly total: number } | undefined): string {
+  if (!waiting) return 'Who waits';
+  return waiting.total > 0 ? `${waiting.total} waiting` : 'Nobody waits';
+}
+
 /** Long enough for the desk to be on screen; the case view is then fetched before anybody asks for it. */
 const WARM_UP_MS = 2500;
 
@@ -121,7 +127,7 @@ export function DeskPage() {
   return (
     <Sheet>
       <section aria-labelledby="waiting">
-        <Heading id="waiting">{waiting && waiting.cases.length > 0 ? `${waiting.total} waiting` : 'Nobody waits'}</Heading>
+        <Heading id="waiting">{whoWaits(waiting)}</Heading>
         <Sub>
           {desk.name}, {sayDay(desk.today)}. A number key picks up, <Key>n</Key> takes a new call.
         </Sub>
@@ -178,16 +184,18 @@ export function DeskPage() {
         )}
         <section aria-labelledby="due">
           <h2 id="due">Call back</h2>
-          <ul>
-            {followUps.map((c) => (
-              <li key={c.id}>
-                <Link to={`/case/${c.id}`}>{c.caller.name}</Link>{' '}
-                {c.followUpOn && <span>{c.followUpOn < desk.today ? `since ${sayShortDay(c.followUpOn)}` : sayShortDay(c.followUpOn)}</span>}
-                <Small>{c.opening}</Small>
-              </li>
-            ))}
-            {followUps.length === 0 && <Small>Nobody is to be called back.</Small>}
-          </ul>
+          {followUps.length > 0 && (
+            <ul>
+              {followUps.map((c) => (
+                <li key={c.id}>
+                  <Link to={`/case/${c.id}`}>{c.caller.name}</Link>{' '}
+                  {c.followUpOn && <span>{c.followUpOn < desk.today ? `since ${sayShortDay(c.followUpOn)}` : sayShortDay(c.followUpOn)}</span>}
+                  <Small>{c.opening}</Small>
+                </li>
+              ))}
+            </ul>
+          )}
+          {answered && followUps.length === 0 && <Small>Nobody is to be called back.</Small>}
         </section>
       </Side>
     </Sheet>

@@ -33,7 +33,13 @@ describe('the desk', () => {
   it('says that nobody waits', async () => {
     renderAtDesk(<DeskPage />);
     expect(await screen.findByRole('heading', { name: 'Nobody waits' })).toBeTruthy();
-    expect(screen.getByText('Nobody is to be called back.')).toBeTruthy();
+    expect(await screen.findByText('Nobody is to be called back.')).toBeTruthy();
+    expect(within(screen.getByRole('region', { name: 'Call back' })).queryByRole('list')).toBeNull();
+  });
+  it('says of nobody that they do not wait before it knows', () => {
+    renderAtDesk(<DeskPage />);
+    expect(screen.getByRole('heading', { name: 'Who waits' })).toBeTruthy();
+    expect(screen.queryByText(/Nobody/)).toBeNull();
   });
   it('shows who waits with their first words, and picks up on a number key', async () => {
     lists['waiting'] = [
@@ -87,5 +93,6 @@ describe('the desk', () => {
     server = fakeServer({});
     renderAtDesk(<DeskPage />);
     expect((await screen.findByRole('alert')).textContent).toContain('there is no GET /api/cases');
+    expect(screen.queryByText(/Nobody/)).toBeNull();
   });
 });
