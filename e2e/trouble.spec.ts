@@ -87,3 +87,13 @@ test('the first page weighs under 300 kB', async ({ page }) => {
   console.log(`first page: ${(total / 1000).toFixed(0)} kB in ${sizes.length} responses`);
   expect(total).toBeLessThan(300_000);
 });
+
+test('the edition comes packed, under 400 kB, before anybody asks for it', async ({ page }) => {
+  const coming = page.waitForResponse((response) => response.url().includes('/api/editions/'));
+  await page.goto('/');
+  const response = await coming;
+  const { responseBodySize } = await response.request().sizes();
+  console.log(`edition: ${(responseBodySize / 1000).toFixed(0)} kB`);
+  expect(response.headers()['content-encoding']).toBe('br');
+  expect(responseBodySize).toBeLessThan(400_000);
+});

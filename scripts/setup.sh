@@ -29,7 +29,7 @@ fi
 sources="$( { find core knowledge contract server web cli scripts/build.mjs package-lock.json -type f -not -path '*/node_modules/*' -not -path '*/dist/*' -print0 | sort -z | xargs -0 sha256sum; node -v; } | sha256sum | cut -c1-16)"
 if [ "$(cat server/dist/.build-key 2>/dev/null)" != "$sources" ]; then
   echo "setup: build"
-  node_modules/.bin/tsx knowledge/src/main.ts 2>.data/knowledge.log || { cat .data/knowledge.log >&2; exit 1; }
+  node_modules/.bin/tsx knowledge/src/main.ts --pack 2>.data/knowledge.log || { cat .data/knowledge.log >&2; exit 1; }
   node scripts/build.mjs
   ( cd web && ../node_modules/.bin/vite build --logLevel warn )
   echo "$sources" > server/dist/.build-key

@@ -1,10 +1,15 @@
-import { mkdirSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { brotliCompressSync } from 'node:zlib';
+import { asColumns } from '@sounding/core/edition/columns.ts';
 import { compile } from './compile.ts';
 import { lint } from './lint.ts';
 
-/** `knowledge` lints and writes dist/edition.json; `knowledge --lint` only lints. Exit 1 on any error. */
+/**
+ * `knowledge` lints and writes dist/edition.json, with `--pack` also as it travels (VERSION.columns.br, some seconds);
+ * `knowledge --lint` only lints. Exit 1 on any error.
+ */
 const here = join(dirname(fileURLToPath(import.meta.url)), '..');
 const compiled = compile(join(here, 'data'));
 const complaints = [...compiled.complaints, ...lint(compiled)];
@@ -18,4 +23,7 @@ if (errors > 0) process.exit(1);
 if (!process.argv.includes('--lint')) {
   mkdirSync(join(here, 'dist'), { recursive: true });
   writeFileSync(join(here, 'dist', 'edition.json'), JSON.stringify(edition));
+  for (const old of readdirSync(join(here, 'dist')).filter((name) => name.endsWith('.columns.br'))) rmSync(join(here, 'dist', old));
+  if (process.argv.includes('--pack'))
+    writeFileSync(join(here, 'dist', `${edition.version}.columns.br`), brotliCompressSync(JSON.stringify(asColumns(edition))));
 }

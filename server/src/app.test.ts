@@ -13,7 +13,9 @@ import { DEMO_STATIONS } from './demo/lindwater.ts';
 import { seedDemo } from './demo/seed.ts';
 import type { Services } from './http.ts';
 import { InstrumentHub } from './instruments/hub.ts';
+import { asRows, type EditionColumns } from '@sounding/core/edition/columns.ts';
 import { DeskLibrary } from './library/deskLibrary.ts';
+import { PackedEditions } from './library/packedEditions.ts';
 import { listenOnLoopback, type Listening } from './testDesk.ts';
 import { createWeatherService } from './standins/weatherService.ts';
 import { weatherClient } from './weather/client.ts';
@@ -43,6 +45,7 @@ beforeAll(async () => {
   services = {
     db: connection.db,
     library: new DeskLibrary(connection.db, knowledgeRoot, edition),
+    packed: new PackedEditions(),
     now: () => new Date('2026-06-14T09:00:00Z'),
     secureCookies: false,
     instruments: new InstrumentHub([], () => Promise.resolve()),
@@ -93,9 +96,10 @@ describe('desk', () => {
     await agent.patch('/api/desk').send({ today: '2026-06-14' });
   });
   it('hands out the edition for ever and none that was never used', async () => {
-    const found = await agent.get(`/api/editions/${edition.version}`);
+    const found = await agent.get(`/api/editions/${edition.version}/columns`);
     expect(found.headers['cache-control']).toContain('immutable');
-    expect((await agent.get('/api/editions/1999.01-zz')).status).toBe(404);
+    expect(asRows(found.body as EditionColumns)).toEqual(JSON.parse(JSON.stringify(edition)));
+    expect((await agent.get('/api/editions/1999.01-zz/columns')).status).toBe(404);
   });
 });
 

@@ -6,6 +6,7 @@ import type { Who } from './db/desk.ts';
 import { people } from './db/schema.ts';
 import type { InstrumentHub } from './instruments/hub.ts';
 import type { DeskLibrary } from './library/deskLibrary.ts';
+import type { PackedEditions } from './library/packedEditions.ts';
 import { ApiError } from './problems.ts';
 import { z } from 'zod';
 
@@ -13,6 +14,8 @@ import { z } from 'zod';
 export interface Services {
   db: Database;
   library: DeskLibrary;
+  /** Editions as they are sent. */
+  packed: PackedEditions;
   now: () => Date;
   secureCookies: boolean;
   /** Folder of the fonts that letters are set in. */

@@ -13,8 +13,7 @@ beforeAll(async () => {
 afterAll(() => desk.close());
 
 const learning = async () => learningView.parse((await desk.agent.get('/api/learning')).body);
-const standing = async (): Promise<Edition> =>
-  (await desk.agent.get(`/api/editions/${encodeURIComponent((await desk.session()).edition)}`)).body as Edition;
+const standing = (): Promise<Edition> => desk.standing();
 const outcome = (causeId = 'pear-rust') => ({ id: randomUUID(), causeId, confirmedBy: 'laboratory', note: '' });
 
 /** A question about a pear with one settled answer and one that was not known. */

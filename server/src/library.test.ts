@@ -1,6 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { entryView, importView, libraryChange, sessionView, type SessionView } from '@sounding/contract/api.ts';
-import type { Edition } from '@sounding/core/edition/edition.ts';
 import { openTestDesk, type TestDesk } from './testDesk.ts';
 
 let desk: TestDesk;
@@ -13,8 +12,7 @@ afterAll(() => desk.close());
 
 const session = async (): Promise<SessionView> => sessionView.parse((await agent.get('/api/session')).body);
 const entry = async (path = 'causes/pear-rust') => entryView.parse((await agent.get(`/api/library/entries/${path}`)).body);
-const stand = async (): Promise<Edition> => (await agent.get(`/api/editions/${(await session()).edition}`)).body as Edition;
-const worthOfRust = async () => (await stand()).causes.find((cause) => cause.id === 'pear-rust')?.worth;
+const worthOfRust = async () => (await desk.standing()).causes.find((cause) => cause.id === 'pear-rust')?.worth;
 const put = (text: string, path = 'causes/pear-rust') => agent.put(`/api/library/entries/${path}`).send({ text, note: 'house line' });
 const ours = async () => (await entry()).text.replace(/^worth: .*$/m, 'worth: Our desk leaves it alone.');
 async function seat(role: string): Promise<void> {
@@ -46,7 +44,7 @@ describe('the library of a desk', () => {
     const kept = await entry();
     expect(kept.from).toBe('desk');
     expect(kept.history).toEqual([{ revision: 1, at: '2026-06-14T09:00:00.000Z', by: 'Corvin Halloway-Brisk', note: 'house line', back: false }]);
-    expect((await agent.get(`/api/editions/${before}`)).status).toBe(200);
+    expect((await agent.get(`/api/editions/${before}/columns`)).status).toBe(200);
   });
   it('refuses what the lint refuses, names the line, and writes nothing', async () => {
     const answer = await put((await entry()).text.replace('orange-bright: always', 'orange-bright: perhaps'));

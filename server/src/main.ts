@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { join } from 'node:path';
 import type { Edition } from '@sounding/core/edition/edition.ts';
@@ -10,6 +10,7 @@ import { fetchDesk } from './weather/fetch.ts';
 import { weatherClient } from './weather/client.ts';
 import { startWeatherJobs } from './weather/jobs.ts';
 import { DeskLibrary } from './library/deskLibrary.ts';
+import { PackedEditions } from './library/packedEditions.ts';
 import { tableDeskId } from './db/desk.ts';
 import { keepReading } from './db/instrumentReadings.ts';
 import { InstrumentHub } from './instruments/hub.ts';
@@ -21,6 +22,12 @@ function need(name: string): string {
   const value = process.env[name];
   if (!value) throw new Error(`${name} is not set`);
   return value;
+}
+
+/** What the build packed of this edition, if it did. */
+function packedAtBuild(root: string, version: string): Map<string, Buffer> {
+  const file = join(root, `knowledge/dist/${version}.columns.br`);
+  return new Map(existsSync(file) ? [[version, readFileSync(file)]] : []);
 }
 
 /** Folders are passed in by the start command: a bundle does not know where it lies. */
@@ -43,6 +50,7 @@ async function main(): Promise<void> {
     {
       db,
       library: new DeskLibrary(db, join(root, 'knowledge/data'), edition),
+      packed: new PackedEditions(packedAtBuild(root, edition.version)),
       now,
       secureCookies: false,
       fonts: join(root, 'node_modules/source-sans/TTF'),

@@ -85,8 +85,7 @@ describe('house lines and losses', () => {
     expect((await desk.agent.put('/api/settings/house-lines').send({ mildew: 1 })).status).toBe(204);
     const after = (await desk.session()).edition;
     expect(after).not.toBe(before);
-    const edition = (await desk.agent.get(`/api/editions/${encodeURIComponent(after)}`)).body as { houseLines: unknown };
-    expect(edition.houseLines).toEqual({ mildew: 1 });
+    expect((await desk.standing()).houseLines).toEqual({ mildew: 1 });
     await desk.agent.put('/api/settings/house-lines').send({});
     expect((await desk.agent.put('/api/settings/house-lines').send({ mildew: 9 })).status).toBe(400);
     const settings = settingsView.parse((await desk.agent.get('/api/settings')).body);

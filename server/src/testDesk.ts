@@ -9,7 +9,9 @@ import { createApp } from './app.ts';
 import { connect, migrateDatabase, type Connection, type Database } from './db/connect.ts';
 import { seedDemo } from './demo/seed.ts';
 import { InstrumentHub } from './instruments/hub.ts';
+import { asRows, type EditionColumns } from '@sounding/core/edition/columns.ts';
 import { DeskLibrary } from './library/deskLibrary.ts';
+import { PackedEditions } from './library/packedEditions.ts';
 
 export interface Listening {
   url: string;
@@ -37,6 +39,8 @@ export interface TestDesk {
   connection: Connection;
   edition: Edition;
   session: () => Promise<SessionView>;
+  /** The edition that stands at the desk now, as a browser gets it. */
+  standing: () => Promise<Edition>;
   /** Seats the first person of the desk with this role. */
   seat: (role: string) => Promise<void>;
   close: () => Promise<void>;
@@ -60,6 +64,7 @@ export async function openTestDesk(
   const services = {
     db: connection.db,
     library: new DeskLibrary(connection.db, knowledgeRoot, edition),
+    packed: new PackedEditions(),
     now: () => new Date('2026-06-14T09:00:00Z'),
     secureCookies: false,
     instruments,
@@ -73,6 +78,7 @@ export async function openTestDesk(
     connection,
     edition,
     session,
+    standing: async () => asRows((await agent.get(`/api/editions/${encodeURIComponent((await session()).edition)}/columns`)).body as EditionColumns),
     seat: async (role) => {
       const person = (await session()).people.find((p) => p.role === role);
       const answer = await agent.put('/api/session/seat').send({ personId: person?.id });

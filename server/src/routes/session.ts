@@ -1,6 +1,7 @@
 import { Router, type RequestHandler } from 'express';
 import { deskPatch, seatBody } from '@sounding/contract/api.ts';
 import { deskToday, findEdition, findSession, openDemoSession, readSession, readWeather, setDemoDay, takeSeat } from '../db/desk.ts';
+import { asColumns } from '@sounding/core/edition/columns.ts';
 import { idParam, whoOf, type Services } from '../http.ts';
 import { ApiError } from '../problems.ts';
 
@@ -29,7 +30,7 @@ export function sessionGuard({ db, secureCookies }: Services): RequestHandler {
 
 /** Who is at the desk, the desk's day, editions and weather. */
 export function deskRoutes(services: Services): Router {
-  const { db, library, now } = services;
+  const { db, library, packed, now } = services;
   const router = Router();
   router.get('/session', async (_req, res) => {
     const { deskId } = whoOf(res);
@@ -51,13 +52,19 @@ export function deskRoutes(services: Services): Router {
     await services.fetchWeather(deskId, today);
     res.status(204).end();
   });
-  router.get('/editions/:version', async (req, res) => {
+  router.get('/editions/:version/columns', async (req, res) => {
     const version = String(req.params['version']);
     const { deskId } = whoOf(res);
     const own = await library.edition(deskId);
     const found = [own, library.shipped].find((edition) => edition.version === version) ?? (await findEdition(db, deskId, version));
     if (!found) throw new ApiError('not-found', `Edition ${version} was never used here.`);
-    res.set('Cache-Control', 'private, max-age=31536000, immutable').json(found);
+    res.set('Cache-Control', 'private, max-age=31536000, immutable').vary('Accept-Encoding');
+    if (!req.acceptsEncodings('br')) res.json(asColumns(found));
+    else
+      res
+        .set('Content-Encoding', 'br')
+        .type('json')
+        .send(await packed.of(found));
   });
   router.get('/stations/:id/weather', async (req, res) => {
     const { deskId } = whoOf(res);

@@ -18,6 +18,7 @@ import type { MailBody, MailView } from '@sounding/contract/plan.ts';
 import type { DeskSeason } from '@sounding/contract/season.ts';
 import type { SettingsView } from '@sounding/contract/settings.ts';
 import type { StationImportView, StationLayout, StationState } from '@sounding/contract/stations.ts';
+import { asRows } from '@sounding/core/edition/columns.ts';
 import type { Edition, LossTable } from '@sounding/core/edition/edition.ts';
 import type { WeatherHour } from '@sounding/core/season/hourly.ts';
 import type { WeatherDay, WeatherSeries } from '@sounding/core/season/weather.ts';
@@ -30,7 +31,11 @@ export const api = createApi({
   tagTypes: ['Session', 'Cases', 'Case', 'Entry', 'Learning', 'Shed', 'Settings', 'Stations', 'Mails', 'Instruments'],
   endpoints: (build) => ({
     session: build.query<SessionView, void>({ query: () => '/session', providesTags: ['Session'] }),
-    edition: build.query<Edition, string>({ query: (version) => `/editions/${version}`, keepUnusedDataFor: 86_400 }),
+    edition: build.query<Edition, string>({
+      query: (version) => `/editions/${version}/columns`,
+      transformResponse: asRows,
+      keepUnusedDataFor: 86_400,
+    }),
     cases: build.query<CaseList, Partial<CaseListQuery>>({
       query: (params) => ({ url: '/cases', params }),
       providesTags: ['Cases'],

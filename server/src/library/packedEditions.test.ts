@@ -1,0 +1,37 @@
+import { brotliDecompressSync } from 'node:zlib';
+import { describe, expect, it } from '@jest/globals';
+import { asColumns, asRows, type EditionColumns } from '@sounding/core/edition/columns.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
+import { PackedEditions } from './packedEditions.ts';
+
+const opened = (bytes: Buffer): Edition => asRows(JSON.parse(brotliDecompressSync(bytes).toString()) as EditionColumns);
+const anEdition = (version: string): Edition => ({ ...smallEdition, version });
+
+describe('packed editions', () => {
+  it('opens again to the edition', async () => {
+    expect(opened(await new PackedEditions().of(smallEdition))).toEqual(JSON.parse(JSON.stringify(smallEdition)));
+  });
+  it('gives what the build packed, and packs any other version itself', async () => {
+    const ready = Buffer.from('packed at build');
+    const packed = new PackedEditions(new Map([['1', ready]]));
+    expect(await packed.of(anEdition('1'))).toBe(ready);
+    expect(opened(await packed.of(anEdition('2'))).version).toBe('2');
+  });
+  it('packs once more tightly beside other work, and forgets the oldest', async () => {
+    const packed = new PackedEditions();
+    const quick = await packed.of(anEdition('a'));
+    let tight = quick;
+    for (let tries = 0; tight === quick && tries < 200; tries++) {
+      await new Promise((done) => setTimeout(done, 20));
+      tight = await packed.of(anEdition('a'));
+    }
+    expect(tight.length).toBeLessThan(quick.length);
+    expect(await packed.of(anEdition('a'))).toBe(tight);
+    for (let i = 0; i < 9; i++) await packed.of(anEdition(String(i)));
+    expect(await packed.of(anEdition('a'))).not.toBe(tight);
+  });
+  it('lays a row’s missing field out as nothing', () => {
+    expect(asColumns(smallEdition).causes.rows).toBe(smallEdition.causes.length);
+  });
+});
