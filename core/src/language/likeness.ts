@@ -9,6 +9,11 @@ type Shares = Map<string, number>;
 const WEIGHT = { heard: 6, told: 8, answer: 2, phrase: 0.5, story: 1, reply: 0.6, worth: 0.4 } as const;
 /** Share of a caller's words taken to be about the cause; the rest could be said on any call (Jelinek & Mercer 1980). */
 const ABOUT_THE_CAUSE = 0.5;
+/**
+ * Share any word has on any call without being about its cause: an "arch" of roses must not be worth 400 to 1 for the caterpillar that arches its back because
+ * no other entry has the word. Between 0 and 0.0003 it changes nothing on calls with the usual words; more loses what rare words truly tell.
+ */
+const BY_CHANCE = 0.0001;
 /** Natural logarithm of what each word speaks for a cause nobody wrote down: it has words of its own, too, though they are not known. */
 const OF_THE_UNLISTED = 0.1;
 /** Natural logarithm of what the way of putting it may count for at the very most; nearer to it, each word adds less. */
@@ -101,7 +106,8 @@ export class Likeness {
     return Float64Array.from(causeIds, (id) => {
       const shares = this.causes.get(id);
       if (!shares) return MOST * Math.tanh((OF_THE_UNLISTED * said.length) / MOST);
-      const ofForm = (form: string) => Math.log(1 - ABOUT_THE_CAUSE + (ABOUT_THE_CAUSE * (shares.get(form) ?? 0)) / this.general.get(form)!);
+      const ofForm = (form: string) =>
+        Math.log(1 - ABOUT_THE_CAUSE + (ABOUT_THE_CAUSE * ((shares.get(form) ?? 0) + BY_CHANCE)) / (this.general.get(form)! + BY_CHANCE));
       let sum = 0;
       // the forms of one word say much the same: n of them count for √n
       for (const forms of said) sum += forms.reduce((all, form) => all + ofForm(form), 0) / Math.sqrt(forms.length);
