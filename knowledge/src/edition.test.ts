@@ -170,6 +170,11 @@ describe('lint', () => {
       /nothing named separates it from its look-alike "pear-scab"/,
     ],
     [
+      'a name two plants go by',
+      (e) => e.plants.find(({ id }) => id === 'quince')!.also.push('Pear'),
+      /: "pear" is what "pear" goes by|: "pear" is what "quince" goes by/,
+    ],
+    [
       'advice for a plant that is no host',
       (e) => rust(e).options.push({ ...rust(e).options[0]!, id: 'leave-oak', hosts: [{ genus: 'Quercus' }] }),
       /option "leave-oak" is for Quercus, which is no host of it/,

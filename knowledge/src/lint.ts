@@ -57,6 +57,17 @@ function lintSources(what: string, item: { mark: string; source?: string | undef
 
 const hasDates = ({ degreeDays, frost, calendar, event }: Window) => Boolean(degreeDays ?? frost ?? calendar ?? event);
 
+/** A name two plants go by is a coin tossed for the host. Plants that stand for many kinds ("various") share that one. */
+function lintPlantNames(edition: Edition, sayAt: (id: string) => Say): void {
+  const owners = new Map<string, string>();
+  for (const plant of edition.plants)
+    for (const name of new Set([plant.name, plant.latin, ...plant.also].map((name) => name.toLowerCase()))) {
+      const owner = owners.get(name);
+      if (owner === undefined) owners.set(name, plant.id);
+      else if (!plant.generic) sayAt(plant.id)(`"${name}" is what "${owner}" goes by`);
+    }
+}
+
 function lintTreatment(cause: Cause, edition: Edition, say: Say): void {
   const windows = new Set(cause.windows.map((w) => w.id));
   for (const window of cause.windows) {
@@ -178,6 +189,7 @@ export function lint(compiled: Compiled, changed: ReadonlySet<string> | null = n
     lintSources('cause', cause, edition, say);
     if (!edition.plants.some((plant) => hostWeight(cause, plant) > 0)) say('no plant of this edition is a host of it');
   }
+  lintPlantNames(edition, (id) => sayAt(id, places.plants.get(id)));
   for (const plant of edition.plants) {
     const problems = edition.causes.filter((cause) => cause.kind !== 'normal' && hostWeight(cause, plant) > 0);
     if (problems.length < 3) sayAt(plant.id, places.plants.get(plant.id))(`only ${problems.length} causes can strike it`);

@@ -88,12 +88,14 @@ export class Understander {
     return this.plantNames.resolve(name);
   }
 
-  /** Phrases met in the talk that say more than the plant's own name: "cottonwood" is no wool, and who has a black locust claims no locusts. */
+  /**
+   * Phrases met in the talk that say more than a plant's own name: "cottonwood" is no wool, and who has a black locust claims no locusts. Two plants in
+   * one phrase say something: clover in the lawn.
+   */
   private matchesIn(tokens: readonly Token[], plants: readonly PlantMention[], named: ReadonlySet<number>): Match[] {
-    const ownName = new Set<number>(plants.filter(({ nearby }) => !nearby).flatMap(({ at }) => at));
-    return this.vocabulary.book
-      .matches(withoutHostWords(tokens, plants), named)
-      .filter(({ value, at }) => value.kind === 'care' || at.some((i) => !ownName.has(i)));
+    const ownNames = plants.filter(({ nearby }) => !nearby).map(({ at }) => new Set<number>(at));
+    const isOwnName = ({ at }: Match) => ownNames.some((name) => at.every((i) => name.has(i)));
+    return this.vocabulary.book.matches(withoutHostWords(tokens, plants), named).filter((match) => match.value.kind === 'care' || !isOwnName(match));
   }
 
   /** Whether words that belong together are all in the phrase: "brown" of "brown snails" is no brown leaf. */
