@@ -78,6 +78,15 @@ describe('decision', () => {
     expect(decision).toMatchObject({ act, option: 'bands', noteFor: '2026-04-01' });
     expect(decision.why).toMatch(/Too early for that yet; note 1 April 2026 for: bands\. Until then: rake\./);
   });
+  it('puts what hands can do well today before what is due next year', () => {
+    const bags = {
+      ...cause,
+      options: [option('bacillus', 'biological', { window: 'april', preferred: true }), option('pick', 'physical', { effect: 'good' })],
+    };
+    expect(decideOn(bags, '2026-07-20')).toMatchObject({ act: 'physical', option: 'pick', noteFor: '2027-04-01' });
+    const fair = { ...bags, options: [bags.options[0]!, option('pick', 'physical', { effect: 'fair' })] };
+    expect(decideOn(fair, '2026-07-20')).toMatchObject({ act: 'biological', option: 'bacillus' });
+  });
   it('refers when nothing on record explains it', () => expect(decide(null, 0.6, [])).toMatchObject({ act: 'refer', firm: true }));
   it('is not firm below even odds', () => {
     expect(decideOn(cause, '2026-04-10', 0.49).firm).toBe(false);

@@ -106,7 +106,9 @@ function adviceFor(cause: Cause, verdicts: readonly Verdict[], known: Circumstan
     ? `${preferred.timing.state === 'closed' ? 'Too late for that this season' : 'Too early for that yet'}${date ? `; note ${longDate(date)}` : ''} for: ${preferred.option.title}.`
     : `Not ${preferred.option.title.toLowerCase()}: ${preferred.against[0] ?? ''}.`;
   // a spray out of its time is no answer; cutting out, clearing up or a better place is, with the day for it
-  if (isGentle(preferred) && date) {
+  // what hands can do well today comes before what is due next year
+  const handsOn = instead?.option.effect === 'good' && instead.option.act === 'physical';
+  if (isGentle(preferred) && date && !handsOn) {
     const until = instead ? ` Until then: ${instead.option.title}.` : '';
     return { act: preferred.option.act, why: `${cause.worth} ${wait}${until}`, option: preferred.option.id, noteFor: date };
   }
