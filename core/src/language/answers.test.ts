@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Finding } from '../edition/edition.ts';
-import { answerIn, answersQuestion, asBeginning, beyondYesOrNo, channelOf, deniedAsk, isAnswerWord, settledBy } from './answers.ts';
+import { answerIn, answersQuestion, asBeginning, beyondYesOrNo, channelOf, choiceTaken, deniedAsk, isAnswerWord, settledBy } from './answers.ts';
 
 const finding = (ids: string[], absent?: string): Finding => ({
   id: 'f',
@@ -80,4 +80,20 @@ describe('what a bare yes or no settles', () => {
     expect(settledBy(finding(['none', 'white', 'black'], 'none'), true)).toBe('not:none');
   });
   it('is nothing where the question was which of several', () => expect(settledBy(finding(['days', 'weeks']), true)).toBeNull());
+});
+
+describe('a choice', () => {
+  it.each([
+    ['Is the yellow between the veins or all over?', 'between', 'the yellow between the veins'],
+    ['Is the yellow between the veins or all over?', 'all over', 'the yellow all over'],
+    ['Are the spots on the upper or lower side?', 'the lower', 'the spots lower side'],
+    ['Is the soil wet or dry?', 'dry as dust', 'the soil dry'],
+    ['Old leaves or new leaves?', 'new', 'Old new leaves'],
+  ])('"%s" – "%s" is "%s"', (ask, say, whole) => expect(choiceTaken(ask, say)[0]).toBe(whole));
+  it.each([
+    ['Is the soil wet or dry?', 'both'],
+    ['Is the soil wet or dry?', 'wet here and dry there'],
+    ['Is it sticky?', 'very'],
+    ['Is the soil wet or dry?', 'it was dry in spring but we had a lot of rain since then I believe'],
+  ])('is not made in "%s" – "%s"', (ask, say) => expect(choiceTaken(ask, say)).toEqual([]));
 });

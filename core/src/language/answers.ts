@@ -5,7 +5,7 @@ const SAYS_YES =
   /^\s*(yes|yeah|yep|aye|yup|definitely|certainly|absolutely|correct)\b|^\s*(a bit|a little)\s*($|[,.;!])|[,;:–-]\s*(yes|yeah|yep|yup)\s*[.!]?\s*$/i;
 /** A no that stands by itself, not one that belongs to the next word ("no webs"), or stands at the very end. */
 const SAYS_NO =
-  /^\s*(no|nope|nah|none|never|not really|not at all|nothing|not that i can see)\s*($|[,.;:!–-]|\b(it|they|i|there|she|he|we|nothing|none|not)\b)|[,;:–-]\s*(no|nope|nah)\s*[.!]?\s*$/i;
+  /^\s*(no|nope|nah|none|never|not really|not at all|nothing|not that i can see)\s*($|[,.;:!–-]|\b(it|they|i|there|she|he|we|nothing|none|not|at all|whatsoever|since|so far|yet)\b)|[,;:–-]\s*(no|nope|nah)\s*[.!]?\s*$/i;
 /** What says yes or no to "is it?" and "are there any?" without either word, and would mean something else after "how" or "which". */
 const MEANS_YES = new RegExp(
   `^\\s*(?:(?:oh|ah|well|mm),? )?(?:${[
@@ -77,6 +77,32 @@ export const asBeginning = (ask: string): string =>
     .replace(/[.;!?:\n]/g, ' ')
     .replace(/^\s*(?:and |so )?(?:when|how|where|what|which|why|who)\b(?:\s+(?:long|often|much|many|fast|old|big|tall|deep|exactly))?\s*/i, '')
     .replace(/^(?:did|do|does|was|were|is|are|has|have|had)\s+/i, '');
+
+/** Words that do not say which of two things is meant. */
+const NOT_TELLING =
+  /^(?:the|a|an|of|it|its|they|there|is|are|was|were|just|only|mainly|mostly|more|rather|very|quite|really|sort|kind|i|think|ones?|side|or|and)$/;
+const MOST_WORDS_OF_A_CHOICE = 5;
+const tellingWords = (text: string): string[] => (text.toLowerCase().match(/[a-z]+/g) ?? []).filter((word) => !NOT_TELLING.test(word));
+/** Where the subject of a question ends and what is asked of it begins. */
+const ASKED_OF_IT = /\s(?:between|along|on|in|at|under|over|near|round|around|from|with|all|more|mainly|mostly|only|just)\s/;
+
+/** "Is the yellow between the veins or all over?" – "between": the one of several things asked that the answer takes up, in the ways it may be said whole; none where it takes up none or more than one. */
+export function choiceTaken(ask: string, say: string): string[] {
+  const choices = asBeginning(ask)
+    .trim()
+    .split(/,?\s+or\s+|,\s+/i);
+  const said = tellingWords(say);
+  const first = choices[0] ?? '';
+  if (choices.length < 2 || said.length === 0 || said.length > MOST_WORDS_OF_A_CHOICE) return [];
+  const named = choices.map((choice) => tellingWords(choice).filter((word) => said.includes(word)).length);
+  const most = Math.max(...named);
+  if (most === 0 || named.filter((count) => count === most).length > 1) return [];
+  const chosen = choices[named.indexOf(most)]!;
+  const inPlace = `in the ${chosen}`;
+  if (chosen === first) return [first, inPlace];
+  const subject = ASKED_OF_IT.test(first) ? first.split(ASKED_OF_IT)[0]! : first.replace(/\s*\S+$/, '');
+  return [`${subject} ${chosen}`, `${chosen} ${/\S+$/.exec(first)?.[0] ?? ''}`, inPlace];
+}
 
 /** The thing a question asks for, denied. */
 export const deniedAsk = (ask: string): string => `no ${ask.replace(ASKS_WHETHER, '').replace('?', '')}`;

@@ -1,6 +1,6 @@
 import type { Channel, Edition, Finding, Plant } from '../edition/edition.ts';
 import { canShow } from '../diagnosis/hosts.ts';
-import { answerIn, asBeginning, beyondYesOrNo, channelOf, deniedAsk, isAnswerWord, settledBy } from './answers.ts';
+import { answerIn, asBeginning, beyondYesOrNo, channelOf, choiceTaken, deniedAsk, isAnswerWord, settledBy } from './answers.ts';
 import { askingIn, tellsTrouble } from './asking.ts';
 import { boundTo } from './binding.ts';
 import { CareQuestions, type CarePhrase, type CareQuestion } from './careQuestions.ts';
@@ -184,6 +184,10 @@ export class Understander {
     const kind = answerIn(say, ask);
     if (kind === 'unknown') return NOTHING;
     const said = this.read(say, 'caller');
+    for (const whole of kind === 'other' ? choiceTaken(ask, say) : []) {
+      const { readings } = this.read(whole, channelOf(say));
+      if (readings.length > 0) return this.besides({ ...said, readings }, said);
+    }
     const rest = kind === 'other' ? say : beyondYesOrNo(say);
     const own = rest === '' || (rest === say && kind !== 'other') ? said : this.besides(this.inTheLightOf(ask, rest, said), said);
     if (kind === 'other') return own;
