@@ -16,6 +16,13 @@ export class Organs {
     this.words = new Set(Object.values(lexicon.organs).flat());
   }
 
+  /** Organs these words name. */
+  namedIn(tokens: readonly Token[]): Set<Organ> {
+    return new Set(
+      Object.entries(this.lexicon.organs).flatMap(([organ, words]) => (tokens.some(({ word }) => words.includes(word)) ? [organ as Organ] : [])),
+    );
+  }
+
   /** Lets every "they" stand for the organ spoken of before it. */
   resolvePronouns(tokens: readonly Token[]): Token[] {
     let last = -1;

@@ -122,6 +122,14 @@ describe('answers to a question', () => {
     expect(pairs({ ask: 'what colour is the soot?', say: 'black, and holes' }).sort()).toEqual(['coating=black', 'holes=some']);
     expect(pairs({ ask: 'what is on the leaf?', say: 'white powder' })).toEqual(['coating=white']);
   });
+  it('takes the one of two things that is named', () => {
+    expect(pairs({ ask: 'is the soot grey or black?', say: 'black' })).toEqual(['coating=black']);
+    expect(pairs({ ask: 'powder or soot?', say: 'the powder' })).toEqual(['coating=white']);
+  });
+  it('takes nothing said of one organ for another', () => {
+    expect(pairs({ ask: 'how is the fruit?', say: 'black soot and frost' })).toEqual(['frost=yes']);
+    expect(pairs({ ask: 'how is the fruit?', say: 'black soot on the leaves, and frost' }).sort()).toEqual(['coating=black', 'frost=yes']);
+  });
   it('takes a time for a yes', () => expect(pairs({ ask: 'is there powder?', say: 'only in the morning' })).toEqual(['coating=white']));
   it('reads nothing from "I don’t know"', () => expect(pairs({ ask: 'is there powder?', say: "I don't know" })).toEqual([]));
 });

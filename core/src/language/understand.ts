@@ -1,4 +1,4 @@
-import type { Channel, Edition, Finding, Plant } from '../edition/edition.ts';
+import type { Channel, Edition, Finding, Organ, Plant } from '../edition/edition.ts';
 import { canShow } from '../diagnosis/hosts.ts';
 import { answerIn, asBeginning, beyondYesOrNo, channelOf, choiceTaken, deniedAsk, isAnswerWord, settledBy } from './answers.ts';
 import { askingIn, tellsTrouble } from './asking.ts';
@@ -173,9 +173,18 @@ export class Understander {
       : { ...own, readings: together.readings, notUnderstood: together.notUnderstood, wording: together.wording };
   }
 
+  /** Whether what an answer says by itself can be meant: asked for the roots, "brown with black dots" is no leaf spot. */
+  private canBeMeant(ask: string, say: string): (reading: UnderstoodReading) => boolean {
+    const [asked, named] = [ask, say].map((text) => this.organs.namedIn(this.vocabulary.mended(text))) as [Set<Organ>, Set<Organ>];
+    return ({ finding: id }) => {
+      const { kind, organ } = this.findings.get(id) ?? {};
+      return asked.size === 0 || named.size > 0 || kind !== 'symptom' || organ === 'whole-plant' || organ === 'surroundings' || asked.has(organ!);
+    };
+  }
+
   /** What an answer says with its question before it, and what it says by itself of other things. */
-  private besides(inLight: Understanding, own: Understanding): Understanding {
-    const more = own.readings.filter(({ finding }) => !inLight.readings.some((reading) => reading.finding === finding));
+  private besides(inLight: Understanding, own: Understanding, canBeMeant: (reading: UnderstoodReading) => boolean): Understanding {
+    const more = own.readings.filter((reading) => canBeMeant(reading) && !inLight.readings.some(({ finding }) => finding === reading.finding));
     return { ...inLight, readings: [...inLight.readings, ...more], wording: own.readings.length > 0 ? own.wording : inLight.wording };
   }
 
@@ -184,12 +193,13 @@ export class Understander {
     const kind = answerIn(say, ask);
     if (kind === 'unknown') return NOTHING;
     const said = this.read(say, 'caller');
+    const canBeMeant = this.canBeMeant(ask, say);
     for (const whole of kind === 'other' ? choiceTaken(ask, say) : []) {
       const { readings } = this.read(whole, channelOf(say));
-      if (readings.length > 0) return this.besides({ ...said, readings }, said);
+      if (readings.length > 0) return this.besides({ ...said, readings }, said, canBeMeant);
     }
     const rest = kind === 'other' ? say : beyondYesOrNo(say);
-    const own = rest === '' || (rest === say && kind !== 'other') ? said : this.besides(this.inTheLightOf(ask, rest, said), said);
+    const own = rest === '' || (rest === say && kind !== 'other') ? said : this.besides(this.inTheLightOf(ask, rest, said), said, canBeMeant);
     if (kind === 'other') return own;
     const asked = this.edition.findings.find((finding) => finding.ask === ask || finding.id === ask) ?? null;
     const fromQuestion = this.meantBy(ask, asked, kind === 'yes')
