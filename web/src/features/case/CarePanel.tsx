@@ -3,6 +3,7 @@ import { styled } from 'styled-components';
 import type { CareDate } from '@sounding/core/consult/careAnswers.ts';
 import type { Edition, Plant } from '@sounding/core/edition/edition.ts';
 import { sayShortDay } from '../../app/dates.ts';
+import { setQuantities } from '../../ui/quantities.ts';
 import { AsideLink } from './AsideLink.tsx';
 import { timingText } from './words.ts';
 import type { CaseCare } from './useCaseCare.ts';
@@ -73,7 +74,7 @@ export const CarePanel = memo(function CarePanel({ care, edition, plant }: Props
           <h3>
             {nameOf(topic)}: {of}
           </h3>
-          <p>{answer}</p>
+          <p>{setQuantities(answer)}</p>
           {care.dates
             .filter((date) => date.topic === topic)
             .map((date) => (

@@ -4,6 +4,7 @@ import { styled } from 'styled-components';
 import { problemsOf, type PlantProblem } from '@sounding/core/library/problems.ts';
 import { COORDINATOR } from '@sounding/contract/api.ts';
 import { useDesk } from '../../app/routes.tsx';
+import { setQuantities } from '../../ui/quantities.ts';
 import { NeedleFigure } from './FindingFigure.tsx';
 import { Aside, Columns, Crumb, Latin, Lines, NotThere, Sheet, useLibrary } from './parts.tsx';
 
@@ -160,7 +161,7 @@ export function PlantPage() {
           <Care>
             {edition.careTopics
               .filter((topic) => plant.care[topic.id])
-              .map((topic) => [<dt key={`${topic.id} t`}>{topic.name}</dt>, <dd key={topic.id}>{plant.care[topic.id]}</dd>])}
+              .map((topic) => [<dt key={`${topic.id} t`}>{topic.name}</dt>, <dd key={topic.id}>{setQuantities(plant.care[topic.id] ?? '')}</dd>])}
             {plant.hardyC !== undefined && [<dt key="hardy t">Stands about</dt>, <dd key="hardy">{plant.hardyC} °C in open ground</dd>]}
           </Care>
         </div>
