@@ -94,6 +94,10 @@ describe('a choice', () => {
     ['Is the soil wet or dry?', 'both'],
     ['Is the soil wet or dry?', 'wet here and dry there'],
     ['Is it sticky?', 'very'],
+    ['Are the spots brown or black?', 'the spots are orange'],
+    ['Are the leaves yellow or brown?', 'leaves are black'],
+    ['When you look closely, are the leaves yellow?', 'leaves are brown'],
+    ['Is it the upper or lower leaves?', 'not the lower ones'],
     ['Is the soil wet or dry?', 'it was dry in spring but we had a lot of rain since then I believe'],
   ])('is not made in "%s" – "%s"', (ask, say) => expect(choiceTaken(ask, say)).toEqual([]));
 });

@@ -86,22 +86,35 @@ const tellingWords = (text: string): string[] => (text.toLowerCase().match(/[a-z
 /** Where the subject of a question ends and what is asked of it begins. */
 const ASKED_OF_IT = /\s(?:between|along|on|in|at|under|over|near|round|around|from|with|all|more|mainly|mostly|only|just)\s/;
 
-/** "Is the yellow between the veins or all over?" – "between": the one of several things asked that the answer takes up, in the ways it may be said whole; none where it takes up none or more than one. */
+const ASKS_WHETHER_IT_IS = /^\s*(?:did|do|does|was|were|is|are|has|have|had)\b/i;
+const DENIES = /\b(?:not|no|never|neither|nor)\b|n't\b/i;
+
+/**
+ * "Is the yellow between the veins or all over?" – "between": the one of several things asked that the answer takes up, in the ways it may be said whole.
+ * None where it takes up none, or more than one, or only names what was asked about ("the spots are orange" is neither of "spots brown or black").
+ */
 export function choiceTaken(ask: string, say: string): string[] {
-  const choices = asBeginning(ask)
+  const question = ask.replace(/^.*,\s*(?=(?:did|do|does|was|were|is|are|has|have|had)\b)/i, '');
+  if (!/\sor\s/i.test(question) || DENIES.test(say)) return [];
+  const choices = asBeginning(question)
     .trim()
     .split(/,?\s+or\s+|,\s+/i);
   const said = tellingWords(say);
-  const first = choices[0] ?? '';
-  if (choices.length < 2 || said.length === 0 || said.length > MOST_WORDS_OF_A_CHOICE) return [];
-  const named = choices.map((choice) => tellingWords(choice).filter((word) => said.includes(word)).length);
-  const most = Math.max(...named);
-  if (most === 0 || named.filter((count) => count === most).length > 1) return [];
-  const chosen = choices[named.indexOf(most)]!;
-  const inPlace = `in the ${chosen}`;
-  if (chosen === first) return [first, inPlace];
+  if (said.length === 0 || said.length > MOST_WORDS_OF_A_CHOICE) return [];
+  const first = choices[0]!;
   const subject = ASKED_OF_IT.test(first) ? first.split(ASKED_OF_IT)[0]! : first.replace(/\s*\S+$/, '');
-  return [`${subject} ${chosen}`, `${chosen} ${/\S+$/.exec(first)?.[0] ?? ''}`, inPlace];
+  const spokenOf = ASKS_WHETHER_IT_IS.test(question) ? tellingWords(subject) : [];
+  const named = choices.map(
+    (choice, at) =>
+      tellingWords(choice).filter(
+        (word) => said.includes(word) && !spokenOf.includes(word) && !choices.some((other, i) => i !== at && tellingWords(other).includes(word)),
+      ).length,
+  );
+  const taken = named.flatMap((count, at) => (count > 0 ? [choices[at]!] : []));
+  const [chosen] = taken;
+  if (chosen === undefined || taken.length > 1) return [];
+  const inPlace = `in the ${chosen}`;
+  return chosen === first ? [first, inPlace] : [`${subject} ${chosen}`, `${chosen} ${/\S+$/.exec(first)?.[0] ?? ''}`, inPlace];
 }
 
 /** The thing a question asks for, denied. */

@@ -126,6 +126,8 @@ describe('answers to a question', () => {
     expect(pairs({ ask: 'is the soot grey or black?', say: 'black' })).toEqual(['coating=black']);
     expect(pairs({ ask: 'powder or soot?', say: 'the powder' })).toEqual(['coating=white']);
   });
+  it('does not answer a question with its own words', () =>
+    expect(pairs({ ask: 'are there holes in the leaf?', say: 'the leaf has frost' })).toEqual(['frost=yes']));
   it('takes nothing said of one organ for another', () => {
     expect(pairs({ ask: 'how is the fruit?', say: 'black soot and frost' })).toEqual(['frost=yes']);
     expect(pairs({ ask: 'how is the fruit?', say: 'black soot on the leaves, and frost' }).sort()).toEqual(['coating=black', 'frost=yes']);

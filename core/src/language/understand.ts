@@ -104,7 +104,7 @@ export class Understander {
     return ({ at }) => at.every((i) => bound[i] === -1 || at.includes(bound[i]!) || tokens[i]!.clause !== tokens[bound[i]!]!.clause);
   }
 
-  /** @param saidFrom readings must rest on a word at or after this index; those before only give it its sense */
+  /** @param saidFrom readings must rest on a word at or after this index that was not there before it; those before only give it its sense */
   private read(text: string, channel: Channel, saidFrom = 0): Understanding {
     const tokens = this.organs.resolvePronouns(this.vocabulary.mended(text));
     const { negatedBy, doubted } = scopesOf(tokens, this.edition.lexicon);
@@ -112,7 +112,8 @@ export class Understander {
     const plants = this.plantNames.find(this.vocabulary.asWritten(text));
     const host = closest(plants.filter((mention) => !mention.nearby));
     const named: ReadonlySet<number> = new Set(plants.flatMap(({ at }) => at));
-    const all = this.matchesIn(tokens, plants, named).filter(({ at }) => at[at.length - 1]! >= saidFrom);
+    const before = new Set(tokens.slice(0, saidFrom).map(({ stem }) => stem));
+    const all = this.matchesIn(tokens, plants, named).filter(({ at }) => at.some((i) => i >= saidFrom && !before.has(tokens[i]!.stem)));
     const care = this.careQuestions.heard(tokens, named, askingIn(tokens), all.flatMap(ofCare));
 
     const fitsOrgan = this.organs.fitting(tokens, named);
