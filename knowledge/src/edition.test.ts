@@ -183,6 +183,11 @@ describe('lint', () => {
     ['a published figure without a source', (e) => rust(e).windows.forEach((w) => (w.mark = 'published')), /is marked published but names no source/],
     ['a cause no plant can have', (e) => (rust(e).hosts.include = [{ genus: 'Nowhere', weight: 1 }]), /no plant of this edition is a host/],
     [
+      'a host no plant answers to',
+      (e) => rust(e).hosts.include.push({ genus: 'Nowhere', weight: 1 }),
+      /pear-rust: no plant of this edition is genus Nowhere/,
+    ],
+    [
       'two causes of one name',
       (e) => (rust(e).name = 'Pear scab'),
       /pear-scab: has the same name as "pear-rust"|pear-rust: has the same name as "pear-scab"/,

@@ -1,7 +1,7 @@
 import { compilePhrase } from '@sounding/core/language/phrases.ts';
 import { hostWeight, isAmong } from '@sounding/core/diagnosis/hosts.ts';
 import { separation } from '@sounding/core/library/separation.ts';
-import type { Cause, Edition, Inspection, Window } from '@sounding/core/edition/edition.ts';
+import type { Cause, Edition, HostSelector, Inspection, Window } from '@sounding/core/edition/edition.ts';
 import { sumOf } from '@sounding/core/measure/all.ts';
 import type { Compiled } from './compile.ts';
 import { doubles, unreachable } from './lintReach.ts';
@@ -118,11 +118,18 @@ function lintPhrases(edition: Edition, say: (id: string, text: string) => void):
   }
 }
 
-/** A host that is taken in and shut out by the same breadth of selector contradicts itself. */
-function lintHosts(cause: Cause, say: Say): void {
-  const key = (selector: object) => JSON.stringify(Object.entries(selector).filter(([name]) => name !== 'weight' && name !== 'note'));
-  const shut = new Set(cause.hosts.exclude.map(key));
-  for (const host of cause.hosts.include) if (shut.has(key(host))) say(`${key(host)} is both a host and excluded`);
+const selectorText = (selector: HostSelector) =>
+  Object.entries(selector)
+    .filter(([name]) => name !== 'weight' && name !== 'note')
+    .flat()
+    .join(' ');
+
+/** A host no plant answers to says nothing; one taken in and shut out by the same breadth of selector contradicts itself. */
+function lintHosts(cause: Cause, plants: Edition['plants'], say: Say): void {
+  for (const host of [...cause.hosts.include, ...cause.hosts.exclude])
+    if (!plants.some((plant) => isAmong([host], plant))) say(`no plant of this edition is ${selectorText(host)}`);
+  const shut = new Set(cause.hosts.exclude.map(selectorText));
+  for (const host of cause.hosts.include) if (shut.has(selectorText(host))) say(`${selectorText(host)} is both a host and excluded`);
 }
 
 function lintNames(edition: Edition, sayOf: (id: string) => Say): void {
@@ -185,7 +192,7 @@ export function lint(compiled: Compiled, changed: ReadonlySet<string> | null = n
     lintRates(cause, edition, say);
     lintLookAlikes(cause, edition, say);
     lintTreatment(cause, edition, say);
-    lintHosts(cause, say);
+    lintHosts(cause, edition.plants, say);
     lintSources('cause', cause, edition, say);
     if (!edition.plants.some((plant) => hostWeight(cause, plant) > 0)) say('no plant of this edition is a host of it');
   }

@@ -12,6 +12,7 @@ import {
   RATE_VALUES,
   type Commonness,
   type RateWord,
+  SCALES,
 } from '@sounding/core/edition/edition.ts';
 import { CUTOFFS, DEGREE_DAY_METHODS } from '@sounding/core/season/degreeDays.ts';
 import { INDEX_IDS } from '@sounding/core/season/indices/index.ts';
@@ -106,7 +107,12 @@ export const findingRow = z.strictObject({
   reliability: z
     .partialRecord(z.enum(['caller-unsure', 'caller', 'caller-looked', 'photo', 'in-hand', 'bench', 'laboratory']), z.number().min(0.3).max(1))
     .optional(),
-  answers: z.record(id, z.strictObject({ say: z.string(), share: z.number().min(0.001).max(1).optional(), words })),
+  /** What a number said of it is read on, and the questions that ask for it; `up-to` is where an answer's stretch of the scale ends. */
+  scale: z.strictObject({ of: z.enum(SCALES), asked: z.array(z.string()) }).optional(),
+  answers: z.record(
+    id,
+    z.strictObject({ say: z.string(), share: z.number().min(0.001).max(1).optional(), 'up-to': z.number().positive().optional(), words }),
+  ),
 });
 
 const rateRow = z.union([rateShorthand, z.object(provenance).catchall(z.union([rateWord, z.string()]))]);

@@ -64,7 +64,12 @@ export interface Answer {
   words: string[];
   /** Share of plants in general that would give this answer, 0..1; the answers of a finding sum to 1. */
   background: number;
+  /** Where its stretch of the finding's scale ends. */
+  upTo?: number;
 }
+
+export const SCALES = ['ph', 'days', 'every-days'] as const;
+export type Scale = (typeof SCALES)[number];
 
 export interface Finding {
   id: string;
@@ -86,6 +91,8 @@ export interface Finding {
   family?: string;
   /** Groups of plants it can be seen on at all; left out = any plant. */
   only?: string[];
+  /** What a number said of it is read on – a pH, days, or days from one time to the next – and the questions that ask for it. */
+  scale?: { of: Scale; asked: string[] };
 }
 
 export type HostSelector = { any: true } | { family: string } | { genus: string } | { group: string } | { plant: string };

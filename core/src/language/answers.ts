@@ -24,12 +24,15 @@ const MEANS_YES = new RegExp(
   ].join('|')})\\s*[.!]?\\s*$`,
   'i',
 );
+/** "We did, the second week of May": what stands behind the comma only says more. */
+const MEANS_YES_AND_MORE = /^\s*(?:(?:oh|ah|well),? )?(?:it|that|they|there|we|he|she|i) (?:is|are|does|do|did|has|have|was|were)\s*[,;–-]/i;
 const MEANS_NO = new RegExp(
   `^\\s*(?:(?:oh|ah|well|mm),? )?(?:${[
     "(?:i|we) (?:do not|don't|wouldn't|would not) (?:think|believe|say) so",
     "(?:it|she|he|that) (?:isn't|is not|doesn't|does not|hasn't|has not|didn't|did not|wasn't)",
     "(?:they|there|we) (?:aren't|are not|isn't|don't|do not|haven't|have not|didn't|did not|weren't)",
     "i (?:don't|do not|haven't|have not|didn't|did not)",
+    "not (?:this|last|since|lately|recently|for|in|until)\\b(?: [^ ,;]+){1,4}",
     "not (?:any|one|yet|much|that i(?:'ve| have)? (?:know|noticed|saw|seen|found)(?: of)?)",
     "(?:i )?(?:can't|cannot|couldn't|didn't|don't) (?:see|find) any(?:thing)?",
     'hardly|hardly any|barely',
@@ -60,7 +63,7 @@ export function answerIn(say: string, ask = ''): 'yes' | 'no' | 'unknown' | 'oth
   if (SAYS_YES.test(say)) return 'yes';
   if (SAYS_NO.test(say)) return 'no';
   if (ask === '' || ASKS_WHICH.test(ask)) return 'other';
-  if (MEANS_YES.test(say) || SAYS_WHEN.test(say)) return 'yes';
+  if (MEANS_YES.test(say) || MEANS_YES_AND_MORE.test(say) || SAYS_WHEN.test(say)) return 'yes';
   return MEANS_NO.test(say) ? 'no' : 'other';
 }
 

@@ -1,4 +1,5 @@
 import type { Plant, PlantSize } from '../edition/edition.ts';
+import { NUMBER, numberSaid } from './numbers.ts';
 
 /** A length as it was said, and in metres. */
 export interface Measurement {
@@ -7,28 +8,6 @@ export interface Measurement {
   /** What to ask back when it cannot be: the plant is never that size. */
   doubt: string | null;
 }
-
-const WORDS: Record<string, number> = {
-  a: 1,
-  an: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  twelve: 12,
-  fifteen: 15,
-  twenty: 20,
-  thirty: 30,
-  forty: 40,
-  fifty: 50,
-  half: 0.5,
-};
 
 /** Metres in a unit (NIST SP 811, exact). */
 const UNITS: { name: RegExp; metres: number; plural: string; mistakenFor: string }[] = [
@@ -41,7 +20,7 @@ const UNITS: { name: RegExp; metres: number; plural: string; mistakenFor: string
 ];
 
 const LENGTH = new RegExp(
-  String.raw`(\d+(?:[.,]\d+)?|\b(?:${Object.keys(WORDS).join('|')})\b)[\s-]*(inch(?:es)?|feet|foot|ft|yards?|yd|millimet(?:re|er)s?|mm|centimet(?:re|er)s?|cm|met(?:re|er)s?|in|m|"|')(?![a-z])(?:[\s-]+(tall|high|long|in height|of growth))?`,
+  String.raw`${NUMBER}[\s-]*(inch(?:es)?|feet|foot|ft|yards?|yd|millimet(?:re|er)s?|mm|centimet(?:re|er)s?|cm|met(?:re|er)s?|in|m|"|')(?![a-z])(?:[\s-]+(tall|high|long|in height|of growth))?`,
   'gi',
 );
 /** "It is … tall", "has grown to …": the plant itself, not a spot or a distance. */
@@ -69,7 +48,7 @@ function doubtOf(metres: number, amount: number, unit: (typeof UNITS)[number], s
 /** Lengths in a statement, in any usual unit; those the plant cannot have carry the question to put at once. */
 export function measurementsIn(text: string, plant: Plant | null): Measurement[] {
   return [...text.matchAll(LENGTH)].flatMap((match) => {
-    const amount = WORDS[match[1]!.toLowerCase()] ?? Number(match[1]!.replace(',', '.'));
+    const amount = numberSaid(match[1]!);
     const unit = UNITS.find(({ name }) => name.test(match[2]!.toLowerCase()));
     if (!unit || !Number.isFinite(amount)) return [];
     const metres = amount * unit.metres;

@@ -9,6 +9,7 @@ import { measurementsIn, type Measurement } from './measures.ts';
 import { scopesOf } from './negation.ts';
 import { Organs } from './organs.ts';
 import { closest, PlantNames, withoutHostWords, type PlantMention } from './plants.ts';
+import { Scales } from './scales.ts';
 import { Taking, type Claim, type UnderstoodReading } from './taking.ts';
 import type { Token } from './tokens.ts';
 import { Vocabulary } from './vocabulary.ts';
@@ -63,12 +64,24 @@ function isWondered(tokens: readonly Token[], { value, at }: Match): boolean {
   return value.kind === 'finding' && here.asking && WONDERS.test(opening.map((token) => token.word).join(' '));
 }
 
+/** Readings with those of numbers, which go first: "how long have you had it?" – "two months" is no word on how fast it came. */
+function onScale(
+  measured: readonly { finding: string; answer: string }[],
+  readings: readonly UnderstoodReading[],
+  from: string,
+  channel: Channel,
+): UnderstoodReading[] {
+  const others = readings.filter(({ finding }) => !measured.some((one) => one.finding === finding));
+  return [...measured.map((one) => ({ ...one, channel, from, choices: [] })), ...others];
+}
+
 /** Turns running talk into plant, readings and questions of care. Built once for an edition, then pure. */
 export class Understander {
   private readonly vocabulary: Vocabulary;
   private readonly organs: Organs;
   private readonly careQuestions: CareQuestions;
   private readonly plantNames: PlantNames;
+  private readonly scales: Scales;
   /** The word each negator begins with: "hardly" of "hardly any". */
   private readonly negatorHeads: ReadonlySet<string>;
   private readonly findings: ReadonlyMap<string, Finding>;
@@ -79,6 +92,7 @@ export class Understander {
     this.organs = new Organs(lexicon);
     this.careQuestions = new CareQuestions(edition.careTopics, lexicon.irregular);
     this.plantNames = new PlantNames(edition, (token) => this.vocabulary.isKnown(token));
+    this.scales = new Scales(edition, (token) => this.vocabulary.isSmall(token));
     this.negatorHeads = new Set(lexicon.negators.map((negator) => negator.split(' ')[0]!));
     this.findings = new Map(edition.findings.map((finding) => [finding.id, finding]));
   }
@@ -131,7 +145,7 @@ export class Understander {
     return {
       plants,
       host,
-      readings: taking.readings,
+      readings: onScale(this.scales.told(text), taking.readings, text, channel),
       claims: taking.claims,
       care: care.questions,
       maybeCare: { mentioned: care.mentioned, unplaced: care.unplaced, trouble: tellsTrouble(tokens) },
@@ -174,6 +188,13 @@ export class Understander {
       : { ...own, readings: together.readings, notUnderstood: together.notUnderstood, wording: together.wording };
   }
 
+  /** Without what the question itself affirms, which a no cannot mean: "does it perk up at night?" – "no, it stays flopped". */
+  private withoutAsked(ask: string, inLight: Understanding): Understanding {
+    const affirmed = this.bySense(ask, true);
+    const isAsked = (reading: UnderstoodReading) => affirmed.some(({ finding, answer }) => finding === reading.finding && answer === reading.answer);
+    return { ...inLight, readings: inLight.readings.filter((reading) => !isAsked(reading)) };
+  }
+
   /** Whether what an answer says by itself can be meant: asked for the roots, "brown with black dots" is no leaf spot. */
   private canBeMeant(ask: string, say: string): (reading: UnderstoodReading) => boolean {
     const [asked, named] = [ask, say].map((text) => this.organs.namedIn(this.vocabulary.mended(text))) as [Set<Organ>, Set<Organ>];
@@ -185,8 +206,9 @@ export class Understander {
 
   /** What an answer says with its question before it, and what it says by itself of other things. */
   private besides(inLight: Understanding, own: Understanding, canBeMeant: (reading: UnderstoodReading) => boolean): Understanding {
-    const more = own.readings.filter((reading) => canBeMeant(reading) && !inLight.readings.some(({ finding }) => finding === reading.finding));
-    return { ...inLight, readings: [...inLight.readings, ...more], wording: own.readings.length > 0 ? own.wording : inLight.wording };
+    const meant = own.readings.filter(canBeMeant);
+    const bySelf = new Set(meant.map(({ finding }) => finding));
+    return { ...inLight, readings: [...inLight.readings.filter(({ finding }) => !bySelf.has(finding)), ...meant], wording: own.readings.length > 0 ? own.wording : inLight.wording };
   }
 
   /** Reads an answer in the light of its question: "is it sticky?" – "yes, and the floor under it". */
@@ -200,8 +222,12 @@ export class Understander {
       if (readings.length > 0) return this.besides({ ...said, readings }, said, canBeMeant);
     }
     const rest = kind === 'other' ? say : beyondYesOrNo(say);
-    const own = rest === '' || (rest === say && kind !== 'other') ? said : this.besides(this.inTheLightOf(ask, rest, said), said, canBeMeant);
-    if (kind === 'other') return own;
+    const inLight = kind === 'no' ? this.withoutAsked(ask, this.inTheLightOf(ask, rest, said)) : this.inTheLightOf(ask, rest, said);
+    const own = rest === '' || (rest === say && kind !== 'other') ? said : this.besides(inLight, said, canBeMeant);
+    if (kind === 'other') {
+      const measured = this.scales.answered(this.vocabulary.asWritten(ask), say);
+      return { ...own, readings: onScale(measured, own.readings.filter(({ finding }) => measured.length === 0 || !this.scales.isTimed(finding)), say, channelOf(say)) };
+    }
     const asked = this.edition.findings.find((finding) => finding.ask === ask || finding.id === ask) ?? null;
     const fromQuestion = this.meantBy(ask, asked, kind === 'yes')
       .filter(({ finding }) => !own.readings.some((reading) => reading.finding === finding))
