@@ -90,6 +90,25 @@ test('a care question is answered from the plant card, with its days, and the re
   await expect(page.getByRole('region', { name: 'Standing of causes' }).getByRole('button').first()).toContainText('Powdery mildew');
 });
 
+test('a second plant in the same breath becomes a question of its own, and both are answered', async ({ page }) => {
+  await newCall(page, 'Two Plants');
+  await say(page, 'the leaves of my calathea are crisp at the edges');
+  const entry = page.getByLabel('What the caller says');
+  await entry.pressSequentially('and my roses have black spots, the leaves turn yellow and drop');
+  await entry.press('Enter');
+  await expect(page.getByText('Rose: a question of its own, or about the prayer plant?')).toBeVisible();
+  await expectAccessible(page);
+  await entry.press('Enter');
+  const standing = page.getByRole('region', { name: 'Standing of causes' });
+  await expect(standing.getByRole('button').first()).toContainText('Black spot of rose');
+  await expect(page.getByText('all saved')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'What was said' })).toContainText('my roses have black spots');
+  await page.getByRole('button', { name: '1. Prayer plant' }).click();
+  await expect(page.getByRole('region', { name: 'What was said' })).not.toContainText('roses');
+  await expect(entry).toHaveValue('');
+});
+
 test('night colours and a tablet’s width stay readable', async ({ page }) => {
   await newCall(page, 'Night Owl');
   await say(page, 'white powder on my begonia');

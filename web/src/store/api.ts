@@ -54,9 +54,6 @@ export const api = createApi({
       invalidatesTags: ['Instruments'],
     }),
     createCase: build.mutation<CaseView, NewCase>({ query: (body) => ({ url: '/cases', method: 'POST', body }), invalidatesTags: ['Cases'] }),
-    addQuestion: build.mutation<CaseView, { caseId: string; id: string }>({
-      query: ({ caseId, id }) => ({ url: `/cases/${caseId}/questions`, method: 'POST', body: { id } }),
-    }),
     libraryEntry: build.query<EntryView, { kind: EntryKind; id: string }>({
       query: ({ kind, id }) => `/library/entries/${kind}/${id}`,
       providesTags: ['Entry'],
@@ -152,7 +149,6 @@ export const {
   useCaseQuery,
   useWeatherQuery,
   useCreateCaseMutation,
-  useAddQuestionMutation,
   useSetDayMutation,
   useLibraryEntryQuery,
   useWriteEntryMutation,

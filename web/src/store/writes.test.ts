@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import type { CaseView } from '@sounding/contract/api.ts';
 import { keepOutbox, queued, runOutbox, sent, storedOutbox, writesSince } from './outbox.ts';
-import { aCase } from '../testing.tsx';
+import { aCase, aQuestion } from '../testing.tsx';
 import { createStore } from './store.ts';
 import { opened } from './work.ts';
 import { applyWrite, type CaseWrite } from './writes.ts';
@@ -22,6 +22,29 @@ describe('writes', () => {
     const once = applyWrite(view, reading('r1'));
     expect(once.questions[0]!.readings.map((r) => r.id)).toEqual(['r1']);
     expect(applyWrite(once, reading('r1'))).toEqual(once);
+  });
+  it('begin a question where the others of the call are from, once', () => {
+    const begin: CaseWrite = {
+      id: 'w',
+      caseId: 'c1',
+      at,
+      kind: 'new-question',
+      body: { id: 'q2', title: '' },
+      openedOn: '2026-06-15',
+      edition: 'e2',
+    };
+    const here = aCase({ questions: [aQuestion({ stationId: 's1', hemisphere: 'S', hostId: 'bean' })] });
+    const two = applyWrite(here, begin);
+    expect(two.questions[1]).toMatchObject({
+      id: 'q2',
+      position: 2,
+      stationId: 's1',
+      hemisphere: 'S',
+      hostId: null,
+      openedOn: '2026-06-15',
+      edition: 'e2',
+    });
+    expect(applyWrite(two, begin)).toEqual(two);
   });
   it('withdraw and take in again', () => {
     const withdrawal = (withdrawn: boolean): CaseWrite => ({

@@ -2,6 +2,7 @@ import type {
   AdviceBody,
   CasePatch,
   CaseView,
+  NewQuestion,
   QuestionPatch,
   QuestionView,
   ReadingBody,
@@ -13,6 +14,8 @@ import type {
 /** Everything that can be written down during a call. `at` is the moment it was done, as an ISO instant. */
 export type CaseWrite = { id: string; caseId: string; at: string } & (
   | { kind: 'case'; body: CasePatch }
+  /** The day and the edition it is begun with are the desk's; the server has its own. */
+  | { kind: 'new-question'; body: NewQuestion; openedOn: string; edition: string }
   | { kind: 'question'; questionId: string; body: QuestionPatch }
   | { kind: 'statement'; questionId: string; body: StatementBody }
   | { kind: 'reading'; questionId: string; body: ReadingBody }
@@ -28,6 +31,8 @@ export function requestOf(write: CaseWrite): { method: 'POST' | 'PUT' | 'PATCH';
   switch (write.kind) {
     case 'case':
       return { method: 'PATCH', path: `/cases/${write.caseId}` };
+    case 'new-question':
+      return { method: 'POST', path: `/cases/${write.caseId}/questions` };
     case 'question':
       return { method: 'PATCH', path: `/questions/${write.questionId}` };
     case 'statement':
@@ -86,8 +91,41 @@ function inQuestion(question: QuestionView, write: CaseWrite): QuestionView {
     case 'advice':
       return { ...question, openedOn: write.body.date, edition: write.body.edition, advice: { ...write.body, updatedAt: write.at, by: write.by } };
     case 'case':
+    case 'new-question':
       return question;
   }
+}
+
+/** A question just begun, from the place the others of its call are from. */
+function begun({ questions: [first, ...more] }: CaseView, { body, openedOn, edition }: Extract<CaseWrite, { kind: 'new-question' }>): QuestionView[] {
+  if (!first) return [];
+  const { stationId, climate, hemisphere } = first;
+  const nothing = {
+    statements: [],
+    pictures: [],
+    readings: [],
+    snapshot: null,
+    advice: null,
+    outcome: null,
+    circumstances: {},
+    overrule: null,
+    plan: null,
+  };
+  return [
+    {
+      ...nothing,
+      id: body.id,
+      title: body.title,
+      position: more.length + 2,
+      hostId: null,
+      stationId,
+      climate,
+      hemisphere,
+      setting: 'phone',
+      edition,
+      openedOn,
+    },
+  ];
 }
 
 /** The case as it stands after a write. Used at once when it is made, and again over a fresh copy while it is unsent. */
@@ -101,6 +139,7 @@ export function applyWrite(view: CaseView, write: CaseWrite): CaseView {
       caller: { ...view.caller, ...caller },
     };
   }
+  if (write.kind === 'new-question') return { ...view, questions: joined(view.questions, begun(view, write)) };
   const questions = view.questions.map((question) => (question.id === write.questionId ? inQuestion(question, write) : question));
   return write.kind === 'advice' ? { ...view, questions, status: 'answered', followUpOn: write.body.followUpOn } : { ...view, questions };
 }

@@ -172,6 +172,9 @@ interface Props {
   takenBefore: string | null;
   draft: string;
   heard: Heard | null;
+  /** The words in the line are about another plant than this one: where do they belong? `number` is that of the question it would be. */
+  apart: { other: string; here: string; number: number } | null;
+  onBelongs: (belongs: 'here' | 'apart') => void;
   onDraft: (text: string) => void;
   onSense: (finding: string, answer: string) => void;
   onKeyDown: (event: KeyboardEvent<HTMLInputElement>) => void;
@@ -183,7 +186,26 @@ interface Props {
 
 /** Always in sight: the one question to read out, its answers on the number keys, and the line the words go in. */
 export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
-  { edition, standing, finding, place, askPlant, onlyCare, opening, takenBefore, draft, heard, onDraft, onSense, onKeyDown, onAnswer, onReply, test },
+  {
+    edition,
+    standing,
+    finding,
+    place,
+    askPlant,
+    onlyCare,
+    opening,
+    takenBefore,
+    draft,
+    heard,
+    apart,
+    onBelongs,
+    onDraft,
+    onSense,
+    onKeyDown,
+    onAnswer,
+    onReply,
+    test,
+  },
   entry,
 ) {
   const { enough } = standing;
@@ -196,7 +218,22 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
   const reason = standing.reasons[at];
   return (
     <Band aria-label="Ask">
-      {done && (
+      {apart && (
+        <Ask role="alert">
+          <Question>
+            {apart.other}: a question of its own, or about the {apart.here.toLowerCase()}?
+          </Question>
+          <Answers role="group" aria-label="Where the words belong">
+            <button type="button" onClick={() => onBelongs('apart')}>
+              <Key>Enter</Key> question {apart.number}: {apart.other}
+            </button>
+            <button type="button" onClick={() => onBelongs('here')}>
+              <Key>Alt K</Key> keep it with the {apart.here.toLowerCase()}
+            </button>
+          </Answers>
+        </Ask>
+      )}
+      {done && !apart && (
         <EnoughBar role="status">
           <Question>{doneWords}</Question>
           <Button weight="act" onPress={onReply}>
@@ -209,7 +246,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
           )}
         </EnoughBar>
       )}
-      {askPlant && !onlyCare ? (
+      {apart ? null : askPlant && !onlyCare ? (
         <Ask>
           <Question>Which plant is it – and which variety, if you know?</Question>
           <Note>

@@ -2,12 +2,11 @@ import { useCallback, useMemo, useRef, useState, type KeyboardEvent } from 'reac
 import { useNavigate, useSearchParams } from 'react-router';
 import { styled } from 'styled-components';
 import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
-import type { Finding } from '@sounding/core/edition/edition.ts';
+import type { Finding, Plant } from '@sounding/core/edition/edition.ts';
 import { readingText } from '@sounding/core/consult/words.ts';
 import { testsFor } from '@sounding/core/consult/tests.ts';
 import { answersQuestion } from '@sounding/core/language/answers.ts';
 import { hear, useHeard } from '../../engine/engine.ts';
-import { useAddQuestionMutation } from '../../store/api.ts';
 import { Notice } from '../../ui/controls.tsx';
 import { CarePanel } from './CarePanel.tsx';
 import { CaseHeader } from './CaseHeader.tsx';
@@ -20,6 +19,7 @@ import { StandingPanel } from './StandingPanel.tsx';
 import type { NewWrite } from './useCaseWork.ts';
 import { useQuestionStanding } from './useQuestionStanding.ts';
 import { useCaseCare } from './useCaseCare.ts';
+import { anotherPlant, useOwnQuestion } from './useOwnQuestion.ts';
 import { useTakeDown } from './useTakeDown.ts';
 import { WordsPanel } from './WordsPanel.tsx';
 import { answersShown } from './words.ts';
@@ -63,15 +63,18 @@ interface Props {
 export function QuestionTable({ view, question, session, write }: Props) {
   const navigate = useNavigate();
   const [, setSearch] = useSearchParams();
-  const [addQuestion] = useAddQuestionMutation();
   const entry = useRef<HTMLInputElement>(null);
   /** The mark stepped back to: how many readings count; null = all. */
   const [mark, setMark] = useState<number | null>(null);
   const [place, setPlace] = useState(0);
   const [draft, setDraft] = useState('');
   const [senses, setSenses] = useState<Senses>({});
+  /** The other plant the words in the line are about, until it is said where they belong. */
+  const [apart, setApart] = useState<Plant | null>(null);
   const { edition, date, taken, weighed, standing, shown } = useQuestionStanding(question, session, mark);
-  const down = useTakeDown(question, write);
+  const plant = edition?.plants.find((p) => p.id === question.hostId) ?? null;
+  const down = useTakeDown(question, plant, write);
+  const openQuestion = useOwnQuestion(view, question, session, write);
 
   const open = standing?.questions ?? [];
   const next = open[Math.min(place, open.length - 1)];
@@ -101,12 +104,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
     return testsFor(edition, { candidates: standing.candidates, answered, asked: finding?.id ?? null })[0] ?? null;
   }, [edition, standing, weighed, finding]);
   const onQuestion = useCallback((id: string) => setSearch({ q: id }), [setSearch]);
-  const onAddQuestion = useCallback(() => {
-    const id = crypto.randomUUID();
-    void addQuestion({ caseId: view.id, id }).then((result) => {
-      if (!('error' in result)) setSearch({ q: id });
-    });
-  }, [addQuestion, view.id, setSearch]);
+  const onAddQuestion = useCallback(() => openQuestion(), [openQuestion]);
 
   if (!edition || !standing || !shown) {
     return (
@@ -116,7 +114,6 @@ export function QuestionTable({ view, question, session, write }: Props) {
     );
   }
 
-  const plant = edition.plants.find((p) => p.id === question.hostId) ?? null;
   const untouched = question.statements.length === 0 && question.readings.length === 0;
   const opening = question.position === 1 && untouched ? view.opening : '';
   const goOn = () => {
@@ -129,12 +126,25 @@ export function QuestionTable({ view, question, session, write }: Props) {
     down.answer(finding, given);
     goOn();
   };
-  const takeIn = () => {
+  const writeIn = (text: string) => {
+    setDraft(text);
+    setApart(null);
+  };
+  /** @param belongs where the words belong: unless it is said, words about another plant wait in the line */
+  const takeIn = (belongs?: 'here' | 'apart') => {
     const said = draft.trim();
     const chosen = senses;
-    void hear(edition, said, asked, question.hostId).then((whole) => down.words(said, asked, inSenses(whole, chosen)));
-    setDraft('');
-    setSenses({});
+    void hear(edition, said, asked, question.hostId).then((whole) => {
+      const heardAs = inSenses(whole, chosen);
+      const other = belongs ? null : anotherPlant(plant, asked, whole);
+      if (other) return setApart(other);
+      if (belongs === 'apart') openQuestion({ said, heard: heardAs });
+      else down.words(said, asked, heardAs);
+      setApart(null);
+      setSenses({});
+      // what was typed since stays in the line
+      return setDraft((now) => (now.startsWith(draft) ? now.slice(draft.length) : now));
+    });
     goOn();
   };
   const testHref = test && `/bench/tests/${test.id}?case=${view.id}&question=${question.id}`;
@@ -144,11 +154,16 @@ export function QuestionTable({ view, question, session, write }: Props) {
     void navigate(`/case/${view.id}/reply/${question.id}`);
   };
   const onEnter = () => {
-    if (draft.trim()) takeIn();
+    if (draft.trim()) takeIn(apart ? 'apart' : undefined);
     else if (opening) setDraft(opening);
     else if (standing.enough.enough || care.only) reply();
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (apart && event.altKey && event.code === 'KeyK') {
+      event.preventDefault();
+      takeIn('here');
+      return;
+    }
     if (event.altKey && event.code === 'KeyP') {
       event.preventDefault();
       void navigate(planHref);
@@ -159,7 +174,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
       void navigate(testHref);
       return;
     }
-    if (event.key === 'Escape') setDraft('');
+    if (event.key === 'Escape') writeIn('');
     if (event.key === 'Enter' && event.ctrlKey && (taken.length > 0 || care.only)) reply();
     else if (event.key === 'Enter') onEnter();
     if (draft !== '' || event.ctrlKey || event.metaKey || event.altKey) return;
@@ -238,7 +253,9 @@ export function QuestionTable({ view, question, session, write }: Props) {
           takenBefore={before && edition ? readingText(edition, before.finding, before.answer) : null}
           draft={draft}
           heard={heard}
-          onDraft={setDraft}
+          apart={apart && plant ? { other: apart.name, here: plant.name, number: view.questions.length + 1 } : null}
+          onBelongs={takeIn}
+          onDraft={writeIn}
           onSense={(id, given) => setSenses({ ...senses, [id]: given })}
           onKeyDown={onKeyDown}
           onAnswer={answerWith}

@@ -91,10 +91,15 @@ const Step = styled.button<{ $later: boolean; $at: boolean }>`
   }
   span {
     color: ${({ theme }) => theme.inkSoft};
-    display: block;
+    display: flex;
+    gap: 4px;
+    white-space: nowrap;
+  }
+  /* the name gives way, never the change */
+  i {
+    font-style: normal;
     overflow: hidden;
     text-overflow: ellipsis;
-    white-space: nowrap;
   }
 `;
 const Foot = styled.p`
@@ -109,10 +114,17 @@ const TOP = 22;
 const FOOT = 26;
 const LABEL_GAP = 37;
 
-function changeText(mark: SoundingMark, name: (cause: string) => string): string {
-  if (mark.raised)
-    return `${name(mark.raised.cause)} up to ${percent(mark.leader === mark.raised.cause ? mark.leaderProbability : mark.raised.by)} %`;
-  return mark.lowered ? `${name(mark.lowered.cause)} down` : 'changed little';
+/** What a reading changed: the cause it moved most, and how. */
+function Change({ mark, name }: { mark: SoundingMark; name: (cause: string) => string }) {
+  const { raised, lowered } = mark;
+  if (!raised && !lowered) return <span>changed little</span>;
+  const moved = raised ?? lowered!;
+  return (
+    <span>
+      <i>{name(moved.cause)}</i>
+      {raised ? ` up to ${percent(mark.leader === raised.cause ? mark.leaderProbability : raised.by)} %` : ' down'}
+    </span>
+  );
 }
 
 interface Props {
@@ -215,7 +227,7 @@ export const SoundingLine = memo(function SoundingLine({ marks, readings, editio
               onClick={() => onStep(mark.taken)}
             >
               <b>{reading ? readingText(edition, reading.finding, reading.answer) : 'Before any reading'}</b>
-              <span>{reading ? changeText(mark, name) : `about ${Math.round(2 ** mark.bits)} possibilities`}</span>
+              {reading ? <Change mark={mark} name={name} /> : <span>about {Math.round(2 ** mark.bits)} possibilities</span>}
             </Step>
           );
         })}

@@ -149,6 +149,8 @@ describe('dock', () => {
     takenBefore: null,
     draft: '',
     heard: null,
+    apart: null,
+    onBelongs: () => undefined,
     onDraft: () => undefined,
     onSense: () => undefined,
     onKeyDown: () => undefined,

@@ -48,6 +48,42 @@ describe('a case', () => {
     expect(await screen.findByRole('region', { name: 'Standing of causes' })).toBeTruthy();
     expect(within(said()).getByRole('heading', { name: 'Pruning: bean' })).toBeTruthy();
   });
+  describe('with words about another plant', () => {
+    const ofAnotherPlant = async () => {
+      const { store } = open(aCase({ questions: [aQuestion({ hostId: 'bean', stationId: 's1' })] }));
+      await userEvent.type(await entry(), 'and my oak has holes in the leaves{Enter}');
+      expect(await screen.findByText('oak: a question of its own, or about the bean?')).toBeTruthy();
+      return () => store.getState().work.cases['c1']!.questions;
+    };
+    it('takes them nowhere before it is said where they belong', async () => {
+      const questions = await ofAnotherPlant();
+      expect(questions().map((q) => q.statements.length)).toEqual([0]);
+      await userEvent.type(await entry(), ' too');
+      expect(screen.queryByText(/a question of its own/)).toBeNull();
+      expect((await entry()).getAttribute('value')).toBe('and my oak has holes in the leaves too');
+    });
+    it('makes them a question of their own at a second Enter, from the same place', async () => {
+      const questions = await ofAnotherPlant();
+      await userEvent.keyboard('{Enter}');
+      await waitFor(() => expect(questions()).toHaveLength(2));
+      expect(questions()[0]!.statements).toEqual([]);
+      expect(questions()[1]).toMatchObject({ hostId: 'oak', stationId: 's1', readings: [{ finding: 'holes', answer: 'some' }, {}] });
+      expect(await screen.findByText(/“and my oak has holes/)).toBeTruthy();
+    });
+    it('keeps them with the plant on the table when told to', async () => {
+      const questions = await ofAnotherPlant();
+      await userEvent.keyboard('{Alt>}k{/Alt}');
+      await waitFor(() => expect(questions()[0]!.statements).toHaveLength(1));
+      expect(questions()).toHaveLength(1);
+      expect(questions()[0]!.hostId).toBe('bean');
+    });
+  });
+  it('begins another question of the call without waiting for the record', async () => {
+    const { store } = open(aCase({ questions: [aQuestion({ hostId: 'bean' })] }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Another question' }));
+    expect(await screen.findByText(/Which plant is it/)).toBeTruthy();
+    expect(store.getState().outbox.pending.map(({ kind }) => kind)).toEqual(['new-question', 'question']);
+  });
   it('answers the question on a digit, and takes a reading back and in again', async () => {
     open(aCase({ questions: [aQuestion({ hostId: 'bean' })] }));
     await entry();

@@ -1,15 +1,33 @@
 import { useCallback } from 'react';
-import type { QuestionView, ReadingView } from '@sounding/contract/api.ts';
+import type { QuestionView, ReadingView, StatementBody } from '@sounding/contract/api.ts';
 import { ENGINE_VERSION, type Standing } from '@sounding/core/consult/consult.ts';
-import type { Finding } from '@sounding/core/edition/edition.ts';
+import type { Finding, Plant } from '@sounding/core/edition/edition.ts';
 import { evidenceIn } from '@sounding/core/language/evidenceIn.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 import type { NewWrite } from './useCaseWork.ts';
 
-/** Everything an advisor can set down about one question, each as one write. */
-export function useTakeDown(question: QuestionView, write: (write: NewWrite) => void) {
+/** What was said as it is set down, with the readings in it. */
+export function statementOf(said: string, asked: string | null, heard: Heard): StatementBody {
+  const statementId = crypto.randomUUID();
+  // how a question of care was put tells nothing of what is wrong: nothing is
+  const readings = evidenceIn(heard.onlyCare ? { ...heard, wording: '' } : heard).map(({ finding, answer, channel, from }) => ({
+    id: crypto.randomUUID(),
+    finding,
+    answer,
+    channel,
+    from,
+    statementId,
+  }));
+  return { id: statementId, said, asked, by: 'caller', readings };
+}
+
+/**
+ * Everything an advisor can set down about one question, each as one write.
+ * @param host the plant it is about, as far as it is known: a closer name takes the place of a loose one
+ */
+export function useTakeDown(question: QuestionView, host: Plant | null, write: (write: NewWrite) => void) {
   const questionId = question.id;
-  const { setting, hostId } = question;
+  const { setting } = question;
   const answer = useCallback(
     (finding: Finding, given: string) => {
       const channel = setting === 'table' ? 'in-hand' : 'caller-looked';
@@ -23,20 +41,11 @@ export function useTakeDown(question: QuestionView, write: (write: NewWrite) => 
   );
   const words = useCallback(
     (said: string, asked: string | null, heard: Heard) => {
-      const statementId = crypto.randomUUID();
-      // how a question of care was put tells nothing of what is wrong: nothing is
-      const readings = evidenceIn(heard.onlyCare ? { ...heard, wording: '' } : heard).map(({ finding, answer: given, channel, from }) => ({
-        id: crypto.randomUUID(),
-        finding,
-        answer: given,
-        channel,
-        from,
-        statementId,
-      }));
-      write({ kind: 'statement', questionId, body: { id: statementId, said, asked, by: 'caller', readings } });
-      if (heard.host && !hostId) write({ kind: 'question', questionId, body: { hostId: heard.host.id } });
+      write({ kind: 'statement', questionId, body: statementOf(said, asked, heard) });
+      const named = heard.host;
+      if (named && (!host || (host.generic && !named.generic))) write({ kind: 'question', questionId, body: { hostId: named.id } });
     },
-    [write, questionId, hostId],
+    [write, questionId, host],
   );
   const withdraw = useCallback(
     (reading: ReadingView, withdrawn: boolean) => write({ kind: 'withdrawal', questionId, readingId: reading.id, body: { withdrawn } }),
