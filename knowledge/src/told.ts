@@ -81,5 +81,5 @@ export function toldByCause(file: string, edition: Edition, complaints: Complain
       told.set(id, [...(told.get(id) ?? []), word]);
     }
   }
-  return new Map([...told].map(([id, words]) => [id, words.join(' ')]));
+  return new Map([...told].map(([id, words]) => [id, words.sort().join(' ')]));
 }

@@ -1,4 +1,5 @@
 import type { Cause, Edition, Plant } from './edition.ts';
+import { packBags, unpackBags } from './wordBags.ts';
 
 /** Rows of one kind laid out by field; null where a row has no such field. */
 export interface Columns {
@@ -6,8 +7,16 @@ export interface Columns {
   fields: Record<string, unknown[]>;
 }
 
-/** An edition as it travels: like beside like packs 6 % smaller than row after row. */
-export type EditionColumns = Omit<Edition, 'causes' | 'plants'> & { causes: Columns; plants: Columns };
+/** An edition as it travels: like beside like packs 6 % smaller than row after row, and callers' words by a list of their own. */
+export type EditionColumns = Omit<Edition, 'causes' | 'plants'> & {
+  causes: Columns;
+  plants: Columns;
+  /** The list callers' words are packed by; answers that browsers have kept from before have none, and the words as they are. */
+  words?: string;
+};
+
+/** Fields of a cause that are only words and how often callers say them. */
+const BAGS = ['heard', 'told'] as const;
 
 function toColumns(rows: readonly object[]): Columns {
   const fields: Record<string, unknown[]> = {};
@@ -24,11 +33,20 @@ function toRows(columns: Columns): object[] {
   );
 }
 
-export const asColumns = (edition: Edition): EditionColumns => ({ ...edition, causes: toColumns(edition.causes), plants: toColumns(edition.plants) });
+export function asColumns(edition: Edition): EditionColumns {
+  const causes = toColumns(edition.causes);
+  const fields = BAGS.filter((field) => causes.fields[field]);
+  const { words, bags } = packBags(fields.flatMap((field) => causes.fields[field] as (string | null)[]));
+  fields.forEach((field, i) => (causes.fields[field] = bags.slice(i * causes.rows, (i + 1) * causes.rows)));
+  return { ...edition, causes, plants: toColumns(edition.plants), words };
+}
 
 /** The edition again. A field that was null comes back missing. */
-export const asRows = (edition: EditionColumns): Edition => ({
-  ...edition,
-  causes: toRows(edition.causes) as Cause[],
-  plants: toRows(edition.plants) as Plant[],
-});
+export function asRows({ words, causes, plants, ...rest }: EditionColumns): Edition {
+  const unpacked = BAGS.flatMap((field) => {
+    const bags = causes.fields[field] as (string | null)[] | undefined;
+    return bags && words !== undefined ? [[field, unpackBags({ words, bags })] as const] : [];
+  });
+  const whole = { rows: causes.rows, fields: { ...causes.fields, ...Object.fromEntries(unpacked) } };
+  return { ...rest, causes: toRows(whole) as Cause[], plants: toRows(plants) as Plant[] };
+}

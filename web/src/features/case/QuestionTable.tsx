@@ -2,24 +2,22 @@ import { useCallback, useMemo, useRef, useState, type KeyboardEvent } from 'reac
 import { useNavigate, useSearchParams } from 'react-router';
 import { styled } from 'styled-components';
 import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
-import type { Finding, Plant } from '@sounding/core/edition/edition.ts';
+import type { Finding } from '@sounding/core/edition/edition.ts';
 import { readingText } from '@sounding/core/consult/words.ts';
 import { testsFor } from '@sounding/core/consult/tests.ts';
-import { answersQuestion } from '@sounding/core/language/answers.ts';
-import { hear, useHeard } from '../../engine/engine.ts';
 import { Notice } from '../../ui/controls.tsx';
 import { CarePanel } from './CarePanel.tsx';
 import { CaseHeader } from './CaseHeader.tsx';
 import { Dock } from './Dock.tsx';
 import { OutcomeStrip } from './OutcomeStrip.tsx';
 import { Reproduced } from './Reproduced.tsx';
-import { inSenses, type Senses } from './senses.ts';
 import { SoundingLine } from './SoundingLine.tsx';
 import { StandingPanel } from './StandingPanel.tsx';
 import type { NewWrite } from './useCaseWork.ts';
 import { useQuestionStanding } from './useQuestionStanding.ts';
 import { useCaseCare } from './useCaseCare.ts';
-import { anotherPlant, useOwnQuestion } from './useOwnQuestion.ts';
+import { useLine } from './useLine.ts';
+import { useOwnQuestion } from './useOwnQuestion.ts';
 import { useTakeDown } from './useTakeDown.ts';
 import { WordsPanel } from './WordsPanel.tsx';
 import { answersShown } from './words.ts';
@@ -67,10 +65,6 @@ export function QuestionTable({ view, question, session, write }: Props) {
   /** The mark stepped back to: how many readings count; null = all. */
   const [mark, setMark] = useState<number | null>(null);
   const [place, setPlace] = useState(0);
-  const [draft, setDraft] = useState('');
-  const [senses, setSenses] = useState<Senses>({});
-  /** The other plant the words in the line are about, until it is said where they belong. */
-  const [apart, setApart] = useState<Plant | null>(null);
   const { edition, date, taken, weighed, standing, shown } = useQuestionStanding(question, session, mark);
   const plant = edition?.plants.find((p) => p.id === question.hostId) ?? null;
   const down = useTakeDown(question, plant, write);
@@ -81,9 +75,14 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const finding: Finding | null = edition?.findings.find((f) => f.id === next?.finding) ?? null;
   const askPlant = question.hostId === null && place === 0 && standing?.enough.enough !== true;
   const before = next?.again ? weighed.filter((r) => r.finding === next.finding).at(-1) : undefined;
-  const asked = finding && !askPlant && answersQuestion(draft) ? finding.ask : null;
-  const read = useHeard(edition, draft, asked, question.hostId);
-  const heard = useMemo(() => (read ? inSenses(read, senses) : null), [read, senses]);
+  const line = useLine({
+    edition,
+    question,
+    plant,
+    finding: askPlant ? null : finding,
+    onHere: down.words,
+    onApart: (said, heard) => openQuestion({ said, heard }),
+  });
   const care = useCaseCare(view, question, edition, date);
 
   const at = mark === null ? taken.length : Math.min(mark, taken.length);
@@ -126,25 +125,8 @@ export function QuestionTable({ view, question, session, write }: Props) {
     down.answer(finding, given);
     goOn();
   };
-  const writeIn = (text: string) => {
-    setDraft(text);
-    setApart(null);
-  };
-  /** @param belongs where the words belong: unless it is said, words about another plant wait in the line */
   const takeIn = (belongs?: 'here' | 'apart') => {
-    const said = draft.trim();
-    const chosen = senses;
-    void hear(edition, said, asked, question.hostId).then((whole) => {
-      const heardAs = inSenses(whole, chosen);
-      const other = belongs ? null : anotherPlant(plant, asked, whole);
-      if (other) return setApart(other);
-      if (belongs === 'apart') openQuestion({ said, heard: heardAs });
-      else down.words(said, asked, heardAs);
-      setApart(null);
-      setSenses({});
-      // what was typed since stays in the line
-      return setDraft((now) => (now.startsWith(draft) ? now.slice(draft.length) : now));
-    });
+    line.takeIn(belongs);
     goOn();
   };
   const testHref = test && `/bench/tests/${test.id}?case=${view.id}&question=${question.id}`;
@@ -154,12 +136,12 @@ export function QuestionTable({ view, question, session, write }: Props) {
     void navigate(`/case/${view.id}/reply/${question.id}`);
   };
   const onEnter = () => {
-    if (draft.trim()) takeIn(apart ? 'apart' : undefined);
-    else if (opening) setDraft(opening);
+    if (line.draft.trim()) takeIn(line.apart ? 'apart' : undefined);
+    else if (opening) line.writeIn(opening);
     else if (standing.enough.enough || care.only) reply();
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
-    if (apart && event.altKey && event.code === 'KeyK') {
+    if (line.apart && event.altKey && event.code === 'KeyK') {
       event.preventDefault();
       takeIn('here');
       return;
@@ -174,10 +156,10 @@ export function QuestionTable({ view, question, session, write }: Props) {
       void navigate(testHref);
       return;
     }
-    if (event.key === 'Escape') writeIn('');
+    if (event.key === 'Escape') line.writeIn('');
     if (event.key === 'Enter' && event.ctrlKey && (taken.length > 0 || care.only)) reply();
     else if (event.key === 'Enter') onEnter();
-    if (draft !== '' || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (line.draft !== '' || event.ctrlKey || event.metaKey || event.altKey) return;
     const digit = /^Digit(\d)$/.exec(event.code)?.[1] ?? (/^\d$/.test(event.key) ? event.key : undefined);
     const ranked = standing.questions.find((q) => q.finding === finding?.id);
     const onKeys = finding && ranked ? answersShown(finding, ranked) : [];
@@ -251,12 +233,12 @@ export function QuestionTable({ view, question, session, write }: Props) {
           onlyCare={care.only}
           opening={opening}
           takenBefore={before && edition ? readingText(edition, before.finding, before.answer) : null}
-          draft={draft}
-          heard={heard}
-          apart={apart && plant ? { other: apart.name, here: plant.name, number: view.questions.length + 1 } : null}
+          draft={line.draft}
+          heard={line.heard}
+          apart={line.apart && plant ? { other: line.apart.name, here: plant.name, number: view.questions.length + 1 } : null}
           onBelongs={takeIn}
-          onDraft={writeIn}
-          onSense={(id, given) => setSenses({ ...senses, [id]: given })}
+          onDraft={line.writeIn}
+          onSense={line.sense}
           onKeyDown={onKeyDown}
           onAnswer={answerWith}
           onReply={reply}

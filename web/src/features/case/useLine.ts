@@ -1,0 +1,56 @@
+import { useMemo, useRef, useState } from 'react';
+import type { QuestionView } from '@sounding/contract/api.ts';
+import type { Edition, Finding, Plant } from '@sounding/core/edition/edition.ts';
+import { answersQuestion } from '@sounding/core/language/answers.ts';
+import { hear, useHeard } from '../../engine/engine.ts';
+import type { Heard } from '../../engine/engine.worker.ts';
+import { inSenses, type Senses } from './senses.ts';
+import { anotherPlant } from './useOwnQuestion.ts';
+
+interface Props {
+  edition: Edition | undefined;
+  question: QuestionView;
+  plant: Plant | null;
+  /** What is asked about just now; a bare yes or no answers it. */
+  finding: Finding | null;
+  onHere: (said: string, asked: string | null, heard: Heard) => void;
+  onApart: (said: string, heard: Heard) => void;
+}
+
+/** The line that words are typed in: what is read from them as they come, and where they go when they are taken in. */
+export function useLine({ edition, question, plant, finding, onHere, onApart }: Props) {
+  const [draft, setDraft] = useState('');
+  const [senses, setSenses] = useState<Senses>({});
+  /** The other plant the words are about, until it is said where they belong. */
+  const [apart, setApart] = useState<Plant | null>(null);
+  /** True while words are being read: a second press of the key is not a second statement. */
+  const reading = useRef(false);
+  const asked = finding && answersQuestion(draft) ? finding.ask : null;
+  const read = useHeard(edition, draft, asked, question.hostId);
+  const heard = useMemo(() => (read ? inSenses(read, senses) : null), [read, senses]);
+
+  const writeIn = (text: string) => {
+    setDraft(text);
+    setApart(null);
+  };
+  /** @param belongs where the words belong: unless it is said, words about another plant wait in the line */
+  const takeIn = (belongs?: 'here' | 'apart') => {
+    if (!edition || reading.current) return;
+    reading.current = true;
+    const said = draft.trim();
+    void hear(edition, said, asked, question.hostId)
+      .then((whole) => {
+        const other = belongs ? null : anotherPlant(plant, asked, whole);
+        if (other) return setApart(other);
+        if (belongs === 'apart') onApart(said, inSenses(whole, senses));
+        else onHere(said, asked, inSenses(whole, senses));
+        setApart(null);
+        setSenses({});
+        // what was typed since stays in the line
+        return setDraft((now) => (now.startsWith(draft) ? now.slice(draft.length) : now));
+      })
+      .finally(() => (reading.current = false));
+  };
+  const sense = (id: string, answer: string) => setSenses({ ...senses, [id]: answer });
+  return { draft, heard, apart, writeIn, takeIn, sense };
+}
