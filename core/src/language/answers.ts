@@ -32,7 +32,7 @@ const MEANS_NO = new RegExp(
     "(?:it|she|he|that) (?:isn't|is not|doesn't|does not|hasn't|has not|didn't|did not|wasn't)",
     "(?:they|there|we) (?:aren't|are not|isn't|don't|do not|haven't|have not|didn't|did not|weren't)",
     "i (?:don't|do not|haven't|have not|didn't|did not)",
-    "not (?:this|last|since|lately|recently|for|in|until)\\b(?: [^ ,;]+){1,4}",
+    'not (?:this|last|since|lately|recently|for|in|until)\\b(?: [^ ,;]+){1,4}',
     "not (?:any|one|yet|much|that i(?:'ve| have)? (?:know|noticed|saw|seen|found)(?: of)?)",
     "(?:i )?(?:can't|cannot|couldn't|didn't|don't) (?:see|find) any(?:thing)?",
     'hardly|hardly any|barely',

@@ -22,7 +22,16 @@ const DAYS: Readonly<Record<string, number>> = {
 };
 const UNIT = `(${Object.keys(DAYS).join('|')})s?`;
 /** Counts that are no numbers; what people mean by them, roughly. */
-const LOOSE_COUNTS: Readonly<Record<string, number>> = { 'a couple of': 2, 'couple of': 2, 'a few': 3, several: 5, 'a good few': 5, 'a dozen': 12 };
+const LOOSE_COUNTS: Readonly<Record<string, number>> = {
+  'half an': 0.5,
+  'half a': 0.5,
+  'a couple of': 2,
+  'couple of': 2,
+  'a few': 3,
+  several: 5,
+  'a good few': 5,
+  'a dozen': 12,
+};
 const COUNT = `(${Object.keys(LOOSE_COUNTS).join('|')}|${NUMBER})`;
 const LENGTH = new RegExp(String.raw`\b${COUNT}[\s-]+(?:or (?:two|three|so) )?(?:good |whole |long |solid )?${UNIT}\b`, 'i');
 const EVERY = new RegExp(String.raw`\b(?:every|each)\s+(?:(other|second|third)\s+)?(?:${COUNT}[\s-]+(?:or \w+ )?)?${UNIT}\b`, 'i');

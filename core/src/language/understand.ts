@@ -208,7 +208,11 @@ export class Understander {
   private besides(inLight: Understanding, own: Understanding, canBeMeant: (reading: UnderstoodReading) => boolean): Understanding {
     const meant = own.readings.filter(canBeMeant);
     const bySelf = new Set(meant.map(({ finding }) => finding));
-    return { ...inLight, readings: [...inLight.readings.filter(({ finding }) => !bySelf.has(finding)), ...meant], wording: own.readings.length > 0 ? own.wording : inLight.wording };
+    return {
+      ...inLight,
+      readings: [...inLight.readings.filter(({ finding }) => !bySelf.has(finding)), ...meant],
+      wording: own.readings.length > 0 ? own.wording : inLight.wording,
+    };
   }
 
   /** Reads an answer in the light of its question: "is it sticky?" – "yes, and the floor under it". */
@@ -226,7 +230,15 @@ export class Understander {
     const own = rest === '' || (rest === say && kind !== 'other') ? said : this.besides(inLight, said, canBeMeant);
     if (kind === 'other') {
       const measured = this.scales.answered(this.vocabulary.asWritten(ask), say);
-      return { ...own, readings: onScale(measured, own.readings.filter(({ finding }) => measured.length === 0 || !this.scales.isTimed(finding)), say, channelOf(say)) };
+      return {
+        ...own,
+        readings: onScale(
+          measured,
+          own.readings.filter(({ finding }) => measured.length === 0 || !this.scales.isTimed(finding)),
+          say,
+          channelOf(say),
+        ),
+      };
     }
     const asked = this.edition.findings.find((finding) => finding.ask === ask || finding.id === ask) ?? null;
     const fromQuestion = this.meantBy(ask, asked, kind === 'yes')
