@@ -5,6 +5,7 @@ import { MemoryRouter, Outlet, Route, Routes, useLocation } from 'react-router';
 import type { CaseSummary, CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
 import { SchemeProvider } from './app/scheme.tsx';
 import { createStore } from './store/store.ts';
+import { NOTHING_YET } from './store/writes.ts';
 
 /** Renders with colours and a place in the application, as every view expects. */
 export const renderInk = (ui: ReactElement) =>
@@ -38,15 +39,7 @@ export const aQuestion = (extra: Partial<QuestionView> = {}): QuestionView => ({
   setting: 'phone',
   edition: 'small-1',
   openedOn: '2026-06-14',
-  statements: [],
-  pictures: [],
-  readings: [],
-  snapshot: null,
-  advice: null,
-  outcome: null,
-  circumstances: {},
-  overrule: null,
-  plan: null,
+  ...NOTHING_YET,
   ...extra,
 });
 export const aCase = (extra: Partial<CaseView> = {}): CaseView => ({ ...aSummary({ status: 'open' }), questions: [aQuestion()], ...extra });

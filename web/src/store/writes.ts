@@ -96,24 +96,26 @@ function inQuestion(question: QuestionView, write: CaseWrite): QuestionView {
   }
 }
 
+/** A question about which nothing has been said, seen or advised. */
+export const NOTHING_YET = {
+  statements: [],
+  pictures: [],
+  readings: [],
+  snapshot: null,
+  advice: null,
+  outcome: null,
+  circumstances: {},
+  overrule: null,
+  plan: null,
+} satisfies Partial<QuestionView>;
+
 /** A question just begun, from the place the others of its call are from. */
 function begun({ questions: [first, ...more] }: CaseView, { body, openedOn, edition }: Extract<CaseWrite, { kind: 'new-question' }>): QuestionView[] {
   if (!first) return [];
   const { stationId, climate, hemisphere } = first;
-  const nothing = {
-    statements: [],
-    pictures: [],
-    readings: [],
-    snapshot: null,
-    advice: null,
-    outcome: null,
-    circumstances: {},
-    overrule: null,
-    plan: null,
-  };
   return [
     {
-      ...nothing,
+      ...NOTHING_YET,
       id: body.id,
       title: body.title,
       position: more.length + 2,

@@ -2,11 +2,13 @@ import { forwardRef, type KeyboardEvent } from 'react';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { Standing } from '@sounding/core/consult/consult.ts';
-import { readingText } from '@sounding/core/consult/words.ts';
 import type { Edition, Finding } from '@sounding/core/edition/edition.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 import { Button, Key } from '../../ui/controls.tsx';
 import { FindingFigure } from '../library/FindingFigure.tsx';
+import { Answers, Ask, Note, Question } from './dockParts.ts';
+import { Understood } from './Understood.tsx';
+import { WhereBelongs, type Apart } from './WhereBelongs.tsx';
 import { answersShown, percent, reasonText } from './words.ts';
 
 const Band = styled.section`
@@ -16,24 +18,6 @@ const Band = styled.section`
   display: grid;
   gap: 10px;
 `;
-const Ask = styled.div`
-  display: grid;
-  gap: 7px;
-  min-height: 96px;
-  align-content: center;
-`;
-const Question = styled.p`
-  font:
-    500 24px/1.2 'Alegreya',
-    serif;
-`;
-const Note = styled.span`
-  font-size: 14px;
-  color: ${({ theme }) => theme.deepSoft};
-  a {
-    color: inherit;
-  }
-`;
 const AsItStands = styled(Note)`
   button {
     border: 0;
@@ -42,26 +26,6 @@ const AsItStands = styled(Note)`
     color: inherit;
     text-decoration: underline;
     cursor: pointer;
-  }
-`;
-const Answers = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  button {
-    background: transparent;
-    color: ${({ theme }) => theme.deepInk};
-    border: 1px solid ${({ theme }) => theme.deepSoft};
-    border-radius: 3px;
-    padding: 3px 10px 3px 5px;
-    font-size: 15px;
-    line-height: 1.25;
-    cursor: pointer;
-    text-align: left;
-  }
-  button:hover {
-    background: ${({ theme }) => theme.ink};
-    color: ${({ theme }) => theme.sheet};
   }
 `;
 const EnoughBar = styled.div`
@@ -86,76 +50,12 @@ const Entry = styled.input`
     outline-offset: 0;
   }
 `;
-const Preview = styled.p`
-  min-height: 22px;
-  font-size: 14.5px;
-  color: ${({ theme }) => theme.deepSoft};
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  b {
-    color: ${({ theme }) => theme.deepInk};
-    font-weight: 600;
-  }
-  button {
-    font: inherit;
-    border: 0;
-    padding: 0 0 0 6px;
-    background: none;
-    color: inherit;
-    text-decoration: underline;
-    cursor: pointer;
-  }
-  .open {
-    text-decoration: underline wavy;
-    text-underline-offset: 3px;
-  }
-`;
 
 const ENOUGH_WORDS = {
   'one-stands-out': 'Enough to answer: one cause stands out.',
   'same-advice': 'Enough to answer: everything still likely leads to the same advice.',
   'nothing-left-to-ask': 'No question left would tell much. Answer with what there is, or refer.',
 } as const;
-
-interface UnderstoodProps {
-  heard: Heard | null;
-  edition: Edition;
-  /** Takes another sense of the words for the one read first. */
-  onSense: (finding: string, answer: string) => void;
-}
-
-/** What has been read from the line while it is typed; another sense of the same words is one press away. */
-function Understood({ heard, edition, onSense }: UnderstoodProps) {
-  if (!heard) return <Preview>&nbsp;</Preview>;
-  const parts = heard.readings.map((r) => (
-    <span key={r.finding}>
-      {' · '}
-      {readingText(edition, r.finding, r.answer)}
-      {r.channel === 'caller-unsure' ? ' (not sure)' : ''}
-      {r.choices.map((answer) => (
-        <button key={answer} type="button" onMouseDown={(event) => event.preventDefault()} onClick={() => onSense(r.finding, answer)}>
-          or {readingText(edition, r.finding, answer).replace(/^.*?: /, '')}
-        </button>
-      ))}
-    </span>
-  ));
-  const doubts = heard.measurements.flatMap((m) => m.doubt ?? []);
-  return (
-    <Preview role="status">
-      {doubts.length > 0 && <b>{doubts.join(' ')} </b>}
-      {heard.host && <b>{heard.host.name}</b>}
-      {parts}
-      {heard.care.length > 0 && ' · a question of care'}
-      {heard.notUnderstood.length > 0 && (
-        <>
-          {' '}
-          · only weighed as wording: <span className="open">{heard.notUnderstood.join(', ')}</span>
-        </>
-      )}
-    </Preview>
-  );
-}
 
 interface Props {
   edition: Edition;
@@ -172,8 +72,8 @@ interface Props {
   takenBefore: string | null;
   draft: string;
   heard: Heard | null;
-  /** The words in the line are about another plant than this one: where do they belong? `number` is that of the question it would be. */
-  apart: { other: string; here: string; number: number } | null;
+  /** Set while the words in the line are about another plant. */
+  apart: Apart | null;
   onBelongs: (belongs: 'here' | 'apart') => void;
   onDraft: (text: string) => void;
   onSense: (finding: string, answer: string) => void;
@@ -218,21 +118,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
   const reason = standing.reasons[at];
   return (
     <Band aria-label="Ask">
-      {apart && (
-        <Ask role="alert">
-          <Question>
-            {apart.other}: a question of its own, or about the {apart.here.toLowerCase()}?
-          </Question>
-          <Answers role="group" aria-label="Where the words belong">
-            <button type="button" onClick={() => onBelongs('apart')}>
-              <Key>Enter</Key> question {apart.number}: {apart.other}
-            </button>
-            <button type="button" onClick={() => onBelongs('here')}>
-              <Key>Alt K</Key> keep it with the {apart.here.toLowerCase()}
-            </button>
-          </Answers>
-        </Ask>
-      )}
+      {apart && <WhereBelongs apart={apart} onBelongs={onBelongs} />}
       {done && !apart && (
         <EnoughBar role="status">
           <Question>{doneWords}</Question>

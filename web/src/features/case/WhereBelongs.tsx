@@ -1,0 +1,28 @@
+import { Key } from '../../ui/controls.tsx';
+import { Answers, Ask, Question } from './dockParts.ts';
+
+/** Words about another plant than the one on the table; `number` is that of the question they would be. */
+export interface Apart {
+  other: string;
+  here: string;
+  number: number;
+}
+
+/** Asks where words about another plant belong, in place of the next question. */
+export function WhereBelongs({ apart: { other, here, number }, onBelongs }: { apart: Apart; onBelongs: (belongs: 'here' | 'apart') => void }) {
+  return (
+    <Ask role="alert">
+      <Question>
+        {other}: a question of its own, or about the {here.toLowerCase()}?
+      </Question>
+      <Answers role="group" aria-label="Where the words belong">
+        <button type="button" onClick={() => onBelongs('apart')}>
+          <Key>Enter</Key> question {number}: {other}
+        </button>
+        <button type="button" onClick={() => onBelongs('here')}>
+          <Key>Alt K</Key> keep it with the {here.toLowerCase()}
+        </button>
+      </Answers>
+    </Ask>
+  );
+}
