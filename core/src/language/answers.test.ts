@@ -46,6 +46,13 @@ describe('an answer', () => {
     ['How often do you water?', 'every day', 'other'],
     ['Is it wet or dry?', 'very', 'other'],
     ['Is it sticky?', 'some brown bumps', 'other'],
+    ['any frost?', 'not this spring', 'no'],
+    ['did you have a frost?', 'we did, the second week of May', 'yes'],
+    ['do you see snails?', 'dozens after rain', 'yes'],
+    ['have you seen whitefly?', 'a puff of them when I shake it', 'yes'],
+    ['do you see aphids?', 'lots of ants', 'other'],
+    ['how many snails?', 'dozens after rain', 'other'],
+    ['did it flower?', 'it did not', 'no'],
   ])('to "%s", "%s" is %s', (ask, say, kind) => expect(answerIn(say, ask)).toBe(kind));
   it('answers the question before it only with yes or no', () => {
     expect(answersQuestion('yes')).toBe(true);

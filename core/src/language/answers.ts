@@ -24,8 +24,14 @@ const MEANS_YES = new RegExp(
   ].join('|')})\\s*[.!]?\\s*$`,
   'i',
 );
-/** "We did, the second week of May": what stands behind the comma only says more. */
-const MEANS_YES_AND_MORE = /^\s*(?:(?:oh|ah|well),? )?(?:it|that|they|there|we|he|she|i) (?:is|are|does|do|did|has|have|was|were)\s*[,;–-]/i;
+/** "We did, the second week of May", "dozens after rain": what stands behind only says more. Lots of something else is no yes. */
+const MEANS_YES_AND_MORE = new RegExp(
+  `^\\s*(?:(?:oh|ah|well),? )?(?:${[
+    '(?:it|that|they|there|we|he|she|i) (?:is|are|does|do|did|has|have|was|were)\\s*[,;–-]',
+    '(?:dozens|hundreds|thousands|loads|lots|tons|masses|plenty|swarms|an? (?:few|lot|couple|handful|puff|cloud|swarm))(?: of (?:them|it|those|these))?(?! of)\\b',
+  ].join('|')})`,
+  'i',
+);
 const MEANS_NO = new RegExp(
   `^\\s*(?:(?:oh|ah|well|mm),? )?(?:${[
     "(?:i|we) (?:do not|don't|wouldn't|would not) (?:think|believe|say) so",
@@ -117,7 +123,9 @@ export function choiceTaken(ask: string, say: string): string[] {
   const [chosen] = taken;
   if (chosen === undefined || taken.length > 1) return [];
   const inPlace = `in the ${chosen}`;
-  return chosen === first ? [first, inPlace] : [`${subject} ${chosen}`, `${chosen} ${/\S+$/.exec(first)?.[0] ?? ''}`, inPlace];
+  // "the old or the new leaves": what the first is said of stands with the last
+  const saidOf = choices.at(-1)!.split(' ').slice(1).join(' ');
+  return chosen === first ? [first, inPlace, `${first} ${saidOf}`] : [`${subject} ${chosen}`, `${chosen} ${/\S+$/.exec(first)?.[0] ?? ''}`, inPlace];
 }
 
 /** The thing a question asks for, denied. */
