@@ -147,10 +147,12 @@ describe('callers in their own words', () => {
 });
 
 describe('lint', () => {
+  /** What breaks: the slow questions of reach and doubles are asked of it alone, as at a desk that changes an entry. */
+  const changed = new Set(['pear-rust', 'pear-rust-again']);
   const broken = (change: (c: typeof compiled.edition) => void) => {
     const copy = structuredClone(edition);
     change(copy);
-    return lint({ ...compiled, edition: copy }).map((c) => `${c.file}:${c.line} ${c.text}`);
+    return lint({ ...compiled, edition: copy }, changed).map((c) => `${c.file}:${c.line} ${c.text}`);
   };
   const rust = (e: typeof edition) => e.causes.find((c) => c.id === 'pear-rust')!;
   it.each<[string, (e: typeof edition) => void, RegExp]>([

@@ -62,6 +62,30 @@ export function readRows<S extends z.ZodType>(file: string, text: string, schema
   });
 }
 
+interface Read {
+  text: string;
+  rows: Placed<object>[];
+  complaints: Complaint[];
+}
+
+/** Files as they were last read, by schema: a desk that changes one entry must not wait for all the others to be parsed again. Rows are never changed. */
+const lastRead = new WeakMap<z.ZodType, Map<string, Read>>();
+
+function readFile<S extends z.ZodType>(root: string, file: string, schema: S, complaints: Complaint[]): Placed<z.infer<S> & object>[] {
+  const path = join(root, file);
+  const text = readFileSync(path, 'utf8');
+  const files = lastRead.get(schema) ?? new Map<string, Read>();
+  lastRead.set(schema, files);
+  let read = files.get(path);
+  if (read?.text !== text) {
+    const found: Complaint[] = [];
+    read = { text, rows: readRows(file, text, schema, found), complaints: found };
+    files.set(path, read);
+  }
+  complaints.push(...read.complaints);
+  return read.rows as Placed<z.infer<S> & object>[];
+}
+
 /** Every YAML file of a folder, or one file. */
 export function readFolder<S extends z.ZodType>(root: string, name: string, schema: S, complaints: Complaint[]): Placed<z.infer<S> & object>[] {
   const files = name.endsWith('.yaml')
@@ -70,5 +94,5 @@ export function readFolder<S extends z.ZodType>(root: string, name: string, sche
         .filter((f) => f.endsWith('.yaml'))
         .sort()
         .map((f) => join(name, f));
-  return files.flatMap((file) => readRows(file, readFileSync(join(root, file), 'utf8'), schema, complaints));
+  return files.flatMap((file) => readFile(root, file, schema, complaints));
 }
