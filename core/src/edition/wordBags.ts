@@ -1,4 +1,4 @@
-/** Texts that are only words and how often they occur, packed by a word list they share; brotli takes a third off what the words themselves cost. */
+/** Texts that are only words and how often they occur, packed by a word list they share; a fifth smaller under brotli than the words themselves. */
 export interface PackedBags {
   /** The word list, most frequent first. */
   words: string;

@@ -51,6 +51,9 @@ describe('an answer', () => {
     ['do you see snails?', 'dozens after rain', 'yes'],
     ['have you seen whitefly?', 'a puff of them when I shake it', 'yes'],
     ['do you see aphids?', 'lots of ants', 'other'],
+    ['is it worse?', 'a lot better', 'other'],
+    ['have you fed it?', 'not for ages', 'no'],
+    ['are the spots at the edge?', 'not in the middle', 'other'],
     ['how many snails?', 'dozens after rain', 'other'],
     ['did it flower?', 'it did not', 'no'],
   ])('to "%s", "%s" is %s', (ask, say, kind) => expect(answerIn(say, ask)).toBe(kind));

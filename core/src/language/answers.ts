@@ -28,7 +28,7 @@ const MEANS_YES = new RegExp(
 const MEANS_YES_AND_MORE = new RegExp(
   `^\\s*(?:(?:oh|ah|well),? )?(?:${[
     '(?:it|that|they|there|we|he|she|i) (?:is|are|does|do|did|has|have|was|were)\\s*[,;–-]',
-    '(?:dozens|hundreds|thousands|loads|lots|tons|masses|plenty|swarms|an? (?:few|lot|couple|handful|puff|cloud|swarm))(?: of (?:them|it|those|these))?(?! of)\\b',
+    '(?:dozens|hundreds|thousands|loads|lots|tons|masses|plenty|swarms|an? (?:few|lot|couple|handful|puff|cloud|swarm))(?: of (?:them|it|those|these))?\\b(?! (?:of|less|fewer|more|better|worse|too)\\b)',
   ].join('|')})`,
   'i',
 );
@@ -38,7 +38,7 @@ const MEANS_NO = new RegExp(
     "(?:it|she|he|that) (?:isn't|is not|doesn't|does not|hasn't|has not|didn't|did not|wasn't)",
     "(?:they|there|we) (?:aren't|are not|isn't|don't|do not|haven't|have not|didn't|did not|weren't)",
     "i (?:don't|do not|haven't|have not|didn't|did not)",
-    'not (?:this|last|since|lately|recently|for|in|until)\\b(?: [^ ,;]+){1,4}',
+    'not (?:(?:this|last|since|until)\\b(?: [^ ,;]+){1,4}|lately|recently|(?:for|in) (?:the (?:last|past)|ages|years|months|weeks|days|a (?:long|while))(?: [^ ,;]+){0,3})',
     "not (?:any|one|yet|much|that i(?:'ve| have)? (?:know|noticed|saw|seen|found)(?: of)?)",
     "(?:i )?(?:can't|cannot|couldn't|didn't|don't) (?:see|find) any(?:thing)?",
     'hardly|hardly any|barely',
