@@ -51,7 +51,7 @@ const NOTHING: Understanding = {
 };
 
 /** "Is it dying?" is a worry, not something seen. */
-const WONDERS = /^(is|are|was) (it|this|that|they|these)\b|^(could|will|would|can|might) (it|this|that|they)\b|^(should|do|does|shall) (i|we)\b/;
+const WONDERS = /^(is|are|was) (it|this|that|they|these|the|my|our)\b|^(could|will|would|can|might) (it|this|that|they)\b|^(should|do|does|shall) (i|we)\b/;
 /** Topics asked of what was seen: "green things like tomatoes on my potatoes, are they poisonous". */
 const ON_SEEING = new Set(['poison']);
 
@@ -73,6 +73,15 @@ function onScale(
 ): UnderstoodReading[] {
   const others = readings.filter(({ finding }) => !measured.some((one) => one.finding === finding));
   return [...measured.map((one) => ({ ...one, channel, from, choices: [] })), ...others];
+}
+
+/** Plants whose name in the plural is their fruit: "my oranges" are not trees. */
+const NAMED_FOR_FRUIT = new Set(['fruit-tree', 'citrus', 'nut-tree', 'tropical-fruit']);
+
+/** Words of names that mean the plant: all but those that mean its fruit. */
+function meaningPlants(tokens: readonly Token[], plants: readonly PlantMention[]): Set<number> {
+  const isFruit = ({ groups }: Plant, i: number) => tokens[i]!.word.endsWith('s') && groups.some((group) => NAMED_FOR_FRUIT.has(group));
+  return new Set(plants.flatMap(({ plant, at }) => at.filter((i) => !isFruit(plant, i))));
 }
 
 /** Turns running talk into plant, readings and questions of care. Built once for an edition, then pure. */
@@ -130,7 +139,7 @@ export class Understander {
     const all = this.matchesIn(tokens, plants, named).filter(({ at }) => at.some((i) => i >= saidFrom && !before.has(tokens[i]!.stem)));
     const care = this.careQuestions.heard(tokens, named, askingIn(tokens), all.flatMap(ofCare));
 
-    const fitsOrgan = this.organs.fitting(tokens, named);
+    const fitsOrgan = this.organs.fitting(tokens, meaningPlants(tokens, plants));
     const leavesBindingsWhole = this.wholeBindings(tokens);
     const isShownHere = ({ value }: Match) =>
       value.kind !== 'finding' || plants.length === 0 || plants.some(({ plant }) => canShow(value.finding, plant));
