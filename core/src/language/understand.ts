@@ -51,7 +51,8 @@ const NOTHING: Understanding = {
 };
 
 /** "Is it dying?" is a worry, not something seen. */
-const WONDERS = /^(is|are|was) (it|this|that|they|these|the|my|our)\b|^(could|will|would|can|might) (it|this|that|they)\b|^(should|do|does|shall) (i|we)\b/;
+const WONDERS =
+  /^(is|are|was) (it|this|that|they|these|the|my|our)\b|^(could|will|would|can|might) (it|this|that|they)\b|^(should|do|does|shall) (i|we)\b/;
 /** Topics asked of what was seen: "green things like tomatoes on my potatoes, are they poisonous". */
 const ON_SEEING = new Set(['poison']);
 
