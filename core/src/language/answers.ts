@@ -128,6 +128,16 @@ export function choiceTaken(ask: string, say: string): string[] {
   return chosen === first ? [first, inPlace, `${first} ${saidOf}`] : [`${subject} ${chosen}`, `${chosen} ${/\S+$/.exec(first)?.[0] ?? ''}`, inPlace];
 }
 
+/** A thing asked for by name alone: "teeth marks?", "any webs?". */
+const ASKS_BY_NAME = /^\s*(?:and |so )?(?:any |some |the )?(?:[\w'-]+\s?){1,3}\s*[?.]?\s*$/i;
+const ASKS_WITH_A_VERB = /^\s*(?:and |so )?(?:did|do|does|was|were|is|are|has|have|had|can|could|will|would)\b/i;
+/** What takes back that the thing is there, or puts another in its place. */
+const NOT_QUITE = /\b(?:not|no|never|neither|nor|none|hardly|barely|without|more like|rather|instead|used to|gone)\b|n't\b/i;
+
+/** True where an answer says what a thing is like that was asked for by name: it is there. "Teeth marks?" – "small ones". */
+export const presupposes = (ask: string, say: string): boolean =>
+  ASKS_BY_NAME.test(ask) && !ASKS_WITH_A_VERB.test(ask) && !ASKS_WHICH.test(ask) && say.trim() !== '' && !NOT_QUITE.test(say);
+
 /** The thing a question asks for, denied. */
 export const deniedAsk = (ask: string): string => `no ${ask.replace(ASKS_WHETHER, '').replace('?', '')}`;
 

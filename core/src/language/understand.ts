@@ -1,6 +1,6 @@
 import type { Channel, Edition, Finding, Organ, Plant } from '../edition/edition.ts';
 import { canShow } from '../diagnosis/hosts.ts';
-import { answerIn, asBeginning, beyondYesOrNo, channelOf, choiceTaken, deniedAsk, isAnswerWord, settledBy } from './answers.ts';
+import { answerIn, asBeginning, beyondYesOrNo, channelOf, choiceTaken, deniedAsk, isAnswerWord, presupposes, settledBy } from './answers.ts';
 import { askingIn, tellsTrouble } from './asking.ts';
 import { boundTo } from './binding.ts';
 import { CareQuestions, type CarePhrase, type CareQuestion } from './careQuestions.ts';
@@ -225,6 +225,15 @@ export class Understander {
     };
   }
 
+  /** What is there since the answer says where or what it is like: "webs?" – "fine, in the corners". */
+  private thereBySaying(ask: string, say: string, read: readonly UnderstoodReading[]): UnderstoodReading[] {
+    const seen = read.some(({ finding }) => this.findings.get(finding)?.kind !== 'pattern');
+    if (seen || !presupposes(ask, say)) return [];
+    return this.bySense(ask, true)
+      .filter(({ finding }) => this.findings.get(finding)?.kind !== 'pattern')
+      .map(({ finding, answer }): UnderstoodReading => ({ finding, answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] }));
+  }
+
   /** Reads an answer in the light of its question: "is it sticky?" – "yes, and the floor under it". */
   private readAnswer(ask: string, say: string): Understanding {
     const kind = answerIn(say, ask);
@@ -239,6 +248,8 @@ export class Understander {
     const inLight = kind === 'no' ? this.withoutAsked(ask, this.inTheLightOf(ask, rest, said)) : this.inTheLightOf(ask, rest, said);
     const own = rest === '' || (rest === say && kind !== 'other') ? said : this.besides(inLight, said, canBeMeant);
     if (kind === 'other') {
+      const there = this.thereBySaying(ask, say, own.readings);
+      if (there.length > 0) return { ...own, readings: [...there, ...own.readings] };
       const measured = this.scales.answered(this.vocabulary.asWritten(ask), say);
       return {
         ...own,
