@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Finding } from '../edition/edition.ts';
-import { answerIn, answersQuestion, asBeginning, beyondYesOrNo, channelOf, choiceTaken, deniedAsk, isAnswerWord, settledBy } from './answers.ts';
+import { answerIn, answersQuestion, asBeginning, beyondYesOrNo, channelOf, choiceTaken, deniedAsk, isAnswerWord, presupposes, settledBy } from './answers.ts';
 
 const finding = (ids: string[], absent?: string): Finding => ({
   id: 'f',
@@ -12,6 +12,22 @@ const finding = (ids: string[], absent?: string): Finding => ({
   answers: ids.map((id) => ({ id, say: id, background: 1 / ids.length, words: [] })),
   phoneSeconds: 5,
   tableSeconds: 5,
+});
+
+describe('what a question takes for granted', () => {
+  it.each([
+    ['Teeth marks?', 'small', true],
+    ['Any webs?', 'fine ones, in the corners', true],
+    ['the honeydew?', 'all over the car', true],
+    ['Webs?', 'not yet', false],
+    ['Webs?', 'more like dust', false],
+    ['Webs?', 'used to have some', false],
+    ['Webs?', ' ', false],
+    ['What colour?', 'grey', false],
+    ['Wet or dry?', 'soaking', false],
+    ['Are they sticky?', 'the lower ones', false],
+    ['Do you see fine webs between the leaves?', 'in the corners', false],
+  ])('"%s" – "%s" is there: %s', (ask, say, there) => expect(presupposes(ask, say)).toBe(there));
 });
 
 describe('an answer', () => {

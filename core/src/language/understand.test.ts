@@ -33,7 +33,8 @@ describe('findings', () => {
   it('marks doubt in the channel', () => expect(read('maybe powder').readings[0]?.channel).toBe('caller-unsure'));
   it('forgives one wrong letter in a known word', () => expect(pairs('white powdr on it')).toEqual(['coating=white']));
   it('keeps what it cannot place, without the small words', () => expect(read('the zorble has powder').notUnderstood).toEqual(['zorble']));
-  it('takes a worried question for no finding', () => expect(pairs('there are holes. Is it powder?')).toEqual(['holes=some']));
+  it.each(['Is it powder?', 'Is the powder spreading?', 'Could it get powder?'])('takes a worried question for no finding: %s', (worry) =>
+    expect(pairs(`there are holes. ${worry}`)).toEqual(['holes=some']));
   it('says which words it read', () => expect(read('there is white powder').readings[0]?.from).toBe('white powder'));
 });
 
@@ -133,6 +134,12 @@ describe('answers to a question', () => {
     expect(pairs({ ask: 'how is the fruit?', say: 'black soot on the leaves, and frost' }).sort()).toEqual(['coating=black', 'frost=yes']);
   });
   it('takes a time for a yes', () => expect(pairs({ ask: 'is there powder?', say: 'only in the morning' })).toEqual(['coating=white']));
+  it('takes what was asked for by name as there where the answer only describes it', () => {
+    expect(pairs({ ask: 'any powder?', say: 'a thick layer' })).toEqual(['coating=white']);
+    expect(pairs({ ask: 'powder?', say: 'hardly' })).toEqual(['coating=none']);
+    expect(pairs({ ask: 'powder?', say: 'black soot' })).toEqual(['coating=black']);
+    expect(pairs({ ask: 'what about powder on it?', say: 'a thick layer' })).toEqual([]);
+  });
   it('reads nothing from "I don’t know"', () => expect(pairs({ ask: 'is there powder?', say: "I don't know" })).toEqual([]));
 });
 
