@@ -57,6 +57,13 @@ describe('decision', () => {
     });
     expect(decideOn(harmless, '2026-04-10').noteFor).toBeNull();
   });
+  it('speaks of no later day where something gentle can be done now', () => {
+    const now = {
+      ...cause,
+      options: [option('nothing', 'leave', { preferred: true }), option('Wash', 'physical'), option('Clip', 'physical', { window: 'april' })],
+    };
+    expect(decideOn(now, '2026-06-10')).toMatchObject({ act: 'leave', noteFor: null, why: 'It spreads.' });
+  });
   it('leaves alone while it is the time for that, whatever is preferred, unless it is to be gone or the plant is one of the house', () => {
     const late = {
       ...cause,

@@ -58,16 +58,20 @@ const noteDate = ({ timing }: OptionStanding): IsoDate | null => (timing.state =
 const isGentle = ({ option }: OptionStanding): boolean =>
   option.act !== 'leave' && option.effect !== 'poor' && ACTS.indexOf(option.act) < ACTS.indexOf('contact');
 
+/** A title in the middle of a sentence. */
+const asSaid = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1);
+
 type Advice = Omit<Decision, 'firm'>;
 
 /** Why an option is advised: what is said for this very host stands for itself, the cause's line would speak of other plants. */
 const worthOf = (cause: Cause, option: TreatmentOption | undefined): string => (option?.hosts ? option.how : cause.worth);
 
-/** Nothing needs doing; who minds it all the same is told when something gentle would next make sense. */
+/** Nothing needs doing; who minds it all the same is told when something gentle would next make sense, unless it can be done now and is read off the list. */
 function leaveAlone(cause: Cause, verdicts: readonly Verdict[], option: TreatmentOption | undefined): Advice {
-  const later = verdicts.find((verdict) => isGentle(verdict) && isPossible(verdict) && noteDate(verdict) !== null);
+  const gentle = verdicts.filter(isGentle);
+  const later = gentle.some(canBeDoneNow) ? undefined : gentle.find((verdict) => isPossible(verdict) && noteDate(verdict) !== null);
   const date = later ? noteDate(later) : null;
-  const offer = later && date ? ` If it bothers you: ${later.option.title.toLowerCase()}, from about ${longDate(date)}.` : '';
+  const offer = later && date ? ` If it bothers you: ${asSaid(later.option.title)}, from about ${longDate(date)}.` : '';
   return { act: 'leave', why: worthOf(cause, option) + offer, option: option?.id ?? null, noteFor: date };
 }
 
@@ -90,7 +94,7 @@ function adviceFor(cause: Cause, verdicts: readonly Verdict[], known: Circumstan
   if (cause.notifiable && preferred) return chosen(cause, preferred, ' It may be notifiable: tell the plant health authority and move no material.');
   if (known.wish === 'wants-gone') {
     const sure = surest(verdicts);
-    if (sure) return chosen(cause, sure, ` To be rid of it: ${sure.option.title.toLowerCase()}.`);
+    if (sure) return chosen(cause, sure, ` To be rid of it: ${asSaid(sure.option.title)}.`);
   }
   const late = verdicts.find(isTimeToLeave);
   if (late) return { act: 'leave', why: late.option.how, option: late.option.id, noteFor: null };
@@ -104,7 +108,7 @@ function adviceFor(cause: Cause, verdicts: readonly Verdict[], known: Circumstan
   const instead = meanwhile.find(({ option }) => option.effect === 'good') ?? meanwhile[0];
   const wait = isPossible(preferred)
     ? `${preferred.timing.state === 'closed' ? 'Too late for that this season' : 'Too early for that yet'}${date ? `; note ${longDate(date)}` : ''} for: ${preferred.option.title}.`
-    : `Not ${preferred.option.title.toLowerCase()}: ${preferred.against[0] ?? ''}.`;
+    : `Not ${asSaid(preferred.option.title)}: ${preferred.against[0] ?? ''}.`;
   // a spray out of its time is no answer; cutting out, clearing up or a better place is, with the day for it
   // what hands can do well today comes before what is due next year
   const handsOn = instead?.option.effect === 'good' && instead.option.act === 'physical';
