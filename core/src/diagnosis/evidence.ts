@@ -53,7 +53,7 @@ const REMARKABLE = 0.25;
 /** … and the cause gives one when it makes it at least this much likelier. */
 const EXPLAINS_DECIBANS = 2;
 
-/** Findings that the cause does not account for: contrary to it, or remarkable and made no likelier by it. */
+/** Findings that the cause does not account for: contrary to it, or seen, remarkable and made no likelier by it. */
 export function unexplainedBy(model: DiagnosticModel, terms: readonly Term[], causeId: string): string[] {
   const c = model.causes.indexOf(causeId);
   const out: string[] = [];
@@ -65,7 +65,8 @@ export function unexplainedBy(model: DiagnosticModel, terms: readonly Term[], ca
       (sum, allowed, a) => sum + (allowed ? (finding.background[a] ?? 0) : 0),
       0,
     );
-    if (decibans <= CONTRARY_DECIBANS || (common < REMARKABLE && decibans < EXPLAINS_DECIBANS)) out.push(finding.id);
+    if (decibans <= CONTRARY_DECIBANS || (!finding.circumstance && common < REMARKABLE && decibans < EXPLAINS_DECIBANS))
+      out.push(finding.id);
   }
   return out;
 }

@@ -28,6 +28,8 @@ export interface ModelFinding {
   family?: string;
   /** Index of the answer that means "nothing there"; left out where every answer is a state of its own. */
   absent?: number;
+  /** Where and how the plant is kept or what happened to it: no cause has to account for that. */
+  circumstance?: boolean;
 }
 
 /** A naive Bayes network over plain numbers: edition and fitted data sets are both turned into one. */
@@ -163,6 +165,7 @@ export function modelForSituation(edition: Edition, situation: Situation, { like
       seconds: !canShow(finding, situation.plant) ? null : situation.setting === 'phone' ? finding.phoneSeconds : finding.tableSeconds,
       ...(finding.reliability ? { reliability: finding.reliability } : {}),
       ...(finding.family ? { family: finding.family } : {}),
+      ...(finding.kind === 'history' || finding.kind === 'site' ? { circumstance: true } : {}),
       ...(finding.absent ? { absent: finding.answers.findIndex((answer) => answer.id === finding.absent) } : {}),
     };
   });

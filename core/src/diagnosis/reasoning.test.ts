@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { answerTable, chanceOf } from './answerTable.ts';
+import type { Cause, Finding } from '../edition/edition.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { enoughToAnswer } from './enough.ts';
 import { evidenceFor, evidenceWord, unexplainedBy } from './evidence.ts';
@@ -78,6 +79,17 @@ describe('evidence', () => {
   it('names what the leader leaves unexplained', () => {
     expect(unexplainedBy(model, termsOf(model, [white, eaten]), 'beetle')).toEqual(['coating']);
     expect(unexplainedBy(model, termsOf(model, [white]), 'mildew')).toEqual([]);
+  });
+  it('asks of no cause to account for where the plant stands, unless it speaks against it', () => {
+    const standing = (rates: Cause['rates']) => {
+      const site: Finding = { ...smallEdition.findings.find(({ id }) => id === 'holes')!, id: 'pot', kind: 'site' };
+      const causes = smallEdition.causes.map((cause) => (cause.id === 'mildew' ? { ...cause, rates: [...cause.rates, ...rates] } : cause));
+      const edition = { ...smallEdition, findings: [...smallEdition.findings, site], causes };
+      const situated = modelForSituation(edition, { plant: null, month: null, climate: null, hemisphere: 'N', setting: 'phone' });
+      return unexplainedBy(situated, termsOf(situated, [{ finding: 'pot', answer: 'some', channel: 'caller' }]), 'mildew');
+    };
+    expect(standing([])).toEqual([]);
+    expect(standing([{ finding: 'pot', answers: { none: 'always' }, mark: 'memory' }])).toEqual(['pot']);
   });
 });
 

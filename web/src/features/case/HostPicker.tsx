@@ -13,6 +13,9 @@ const Host = styled(ComboBox)`
   }
   input {
     width: 190px;
+    min-width: 190px;
+    max-width: 290px;
+    text-overflow: ellipsis;
     min-height: 34px;
     padding: 4px 9px;
     font:
@@ -21,6 +24,12 @@ const Host = styled(ComboBox)`
     border: 1px solid ${({ theme }) => theme.rule};
     border-radius: 3px;
     background: ${({ theme }) => theme.sheet};
+  }
+  @supports (field-sizing: content) {
+    input {
+      field-sizing: content;
+      width: auto;
+    }
   }
   button {
     border: 1px solid ${({ theme }) => theme.rule};
