@@ -11,9 +11,12 @@ export interface Columns {
 export type EditionColumns = Omit<Edition, 'causes' | 'plants'> & {
   causes: Columns;
   plants: Columns;
-  /** The list callers' words are packed by; answers that browsers have kept from before have none, and the words as they are. */
-  words?: string;
+  /** The list callers' words are packed by. */
+  words: string;
 };
+
+/** Asked for with the columns, which browsers keep for ever: another number where they are laid out in another way. */
+export const COLUMNS_FORM = 3;
 
 /** Fields of a cause that are only words and how often callers say them. */
 const BAGS = ['heard', 'told'] as const;
@@ -45,7 +48,7 @@ export function asColumns(edition: Edition): EditionColumns {
 export function asRows({ words, causes, plants, ...rest }: EditionColumns): Edition {
   const unpacked = BAGS.flatMap((field) => {
     const bags = causes.fields[field] as (string | null)[] | undefined;
-    return bags && words !== undefined ? [[field, unpackBags({ words, bags })] as const] : [];
+    return bags ? [[field, unpackBags({ words, bags })] as const] : [];
   });
   const whole = { rows: causes.rows, fields: { ...causes.fields, ...Object.fromEntries(unpacked) } };
   return { ...rest, causes: toRows(whole) as Cause[], plants: toRows(plants) as Plant[] };
