@@ -5,6 +5,8 @@ import type { Token } from './tokens.ts';
 const REACH = 7;
 const JOINING = new Set(['or', 'nor', 'any', 'either']);
 const ENDING = new Set(['and', 'just', 'only', 'so', 'then', 'which', 'while']);
+/** What begins to tell when or why: "no flowers after a cold winter" denies no winter. Right behind the denial it is what is denied: "not after rain". */
+const TELLING_WHEN = new Set(['after', 'although', 'because', 'despite', 'since', 'though', 'when']);
 
 export interface Scopes {
   /** Index of the negator that governs a token, or -1. */
@@ -17,7 +19,7 @@ function reach(tokens: readonly Token[], start: number, mark: (index: number) =>
   let breath = from.breath;
   for (let i = start + 1; i < tokens.length && i <= start + REACH; i++) {
     const token = tokens[i]!;
-    if (token.clause !== from.clause || ENDING.has(token.word)) return;
+    if (token.clause !== from.clause || ENDING.has(token.word) || (TELLING_WHEN.has(token.word) && i > start + 1)) return;
     // a comma ends it, unless an "or" takes it up again
     if (token.breath !== breath && !JOINING.has(token.word)) return;
     breath = token.breath;

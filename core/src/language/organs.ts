@@ -49,9 +49,13 @@ export class Organs {
     return byClause;
   }
 
-  /** Whether a symptom's phrase can be about the organ spoken of around it. */
-  fitting(tokens: readonly Token[], named: ReadonlySet<number>): (match: Match) => boolean {
+  /** Whether a phrase can be about the organ spoken of around it. @param all every phrase met */
+  fitting(tokens: readonly Token[], named: ReadonlySet<number>, all: readonly Match[]): (match: Match) => boolean {
     const spokenOf = this.byClause(tokens, named);
+    const spokenAround = ({ at }: Match): ReadonlySet<Organ> => spokenOf[tokens[at[0]!]!.clause] ?? new Set();
+    /** True where the same words say it of the organ spoken of: grey fur on the peaches is none on the leaf. */
+    const isSaidOfAnother = (match: Match): boolean =>
+      all.some(({ value, at }) => value.kind === 'finding' && spokenAround(match).has(value.finding.organ) && at.some((i) => match.at.includes(i)));
     /** True when the clause speaks of an organ, but too far from these words to be theirs: "it wilted, and there is sawdust at the stem". */
     const isFar = ({ at }: Match): boolean => {
       const { clause } = tokens[at[0]!]!;
@@ -62,9 +66,11 @@ export class Organs {
     return (match) => {
       if (match.value.kind !== 'finding' || match.saying) return true;
       const { organ, kind } = match.value.finding;
-      if (kind !== 'symptom' || organ === 'whole-plant' || organ === 'surroundings') return true; // a creature or a fungus may sit anywhere
-      const spoken = spokenOf[tokens[match.at[0]!]!.clause];
-      if (!spoken || spoken.size === 0 || spoken.has(organ) || isFar(match)) return true;
+      if (organ === 'whole-plant' || organ === 'surroundings') return true;
+      const spoken = spokenAround(match);
+      if (spoken.size === 0 || spoken.has(organ)) return true;
+      if (kind !== 'symptom') return !isSaidOfAnother(match); // a creature or a fungus may sit anywhere
+      if (isFar(match)) return true;
       return match.at.some((i) => this.lexicon.organs[organ]?.includes(tokens[i]!.word));
     };
   }

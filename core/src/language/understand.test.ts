@@ -28,6 +28,10 @@ describe('findings', () => {
   it('reads a denial as the absent answer', () => expect(pairs('there is no powder')).toEqual(['coating=none']));
   it('ends a denial at "but"', () => expect(pairs('no powder but holes')).toEqual(['coating=none', 'holes=some']));
   it('carries a denial over "or"', () => expect(pairs('no powder or holes')).toEqual(['coating=none', 'holes=none']));
+  it('ends a denial at what tells when or why, unless that is denied', () => {
+    expect(pairs('no powder after the frost')).toEqual(['coating=none', 'frost=yes']);
+    expect(pairs('not after frost')).toEqual(['frost=no']);
+  });
   it('does not take "not only" for a denial', () => expect(pairs('not only powder')).toEqual(['coating=white']));
   it('does not deny a phrase that says no itself', () => expect(pairs('it has no frost and was never eaten')).toEqual(['frost=no', 'holes=none']));
   it('marks doubt in the channel', () => expect(read('maybe powder').readings[0]?.channel).toBe('caller-unsure'));

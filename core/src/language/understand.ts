@@ -140,7 +140,7 @@ export class Understander {
     const all = this.matchesIn(tokens, plants, named).filter(({ at }) => at.some((i) => i >= saidFrom && !before.has(tokens[i]!.stem)));
     const care = this.careQuestions.heard(tokens, named, askingIn(tokens), all.flatMap(ofCare));
 
-    const fitsOrgan = this.organs.fitting(tokens, meaningPlants(tokens, plants));
+    const fitsOrgan = this.organs.fitting(tokens, meaningPlants(tokens, plants), all);
     const leavesBindingsWhole = this.wholeBindings(tokens);
     const isShownHere = ({ value }: Match) =>
       value.kind !== 'finding' || plants.length === 0 || plants.some(({ plant }) => canShow(value.finding, plant));
