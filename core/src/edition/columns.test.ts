@@ -14,6 +14,14 @@ describe('an edition by column', () => {
     expect(causes.fields['id']).toEqual(smallEdition.causes.map(({ id }) => id));
     expect(causes.fields['latin']).toEqual(['Erysiphe', ...others.map(() => null)]);
   });
+  it('lays out look-alikes by field once more, and gives each cause its own again', () => {
+    const lookAlike = (cause: string) => ({ cause, separate: ['coating'], say: `not ${cause}` });
+    const lists = [[lookAlike('beetle'), lookAlike('cold')], [], [{ ...lookAlike('mildew'), separate: [] }]];
+    const causes = smallEdition.causes.map((cause, i) => ({ ...cause, lookAlikes: lists[i]! }));
+    const packed = asColumns({ ...smallEdition, causes });
+    expect(packed.lookAlikes).toMatchObject({ rows: 3, counts: [2, 0, 1], fields: { cause: ['beetle', 'cold', 'mildew'] } });
+    expect(asRows(packed).causes.map(({ lookAlikes }) => lookAlikes)).toEqual(lists);
+  });
   it('packs callers’ words by a list they share, and gives back any text', () => {
     const texts = ['brown brown leaf', 'leaf spot', '', 'not in order', null, 'a leaf leaf leaf', 'double  blank'];
     const packed = packBags(texts);

@@ -11,12 +11,21 @@ export interface Columns {
 export type EditionColumns = Omit<Edition, 'causes' | 'plants'> & {
   causes: Columns;
   plants: Columns;
+  lookAlikes: NestedColumns;
   /** The list callers' words are packed by. */
   words: string;
 };
 
+/** A field of lists of rows, laid out by field once more: how many rows each list has, null where there is no list. */
+interface NestedColumns extends Columns {
+  counts: (number | null)[];
+}
+
+/** A field of a cause that packs better so; others, of rows that are more alike than their fields, do not. */
+const NESTED = 'lookAlikes';
+
 /** Asked for with the columns, which browsers keep for ever: another number where they are laid out in another way. */
-export const COLUMNS_FORM = 3;
+export const COLUMNS_FORM = 4;
 
 /** Fields of a cause that are only words and how often callers say them. */
 const BAGS = ['heard', 'told'] as const;
@@ -36,20 +45,37 @@ function toRows(columns: Columns): object[] {
   );
 }
 
+function toNested(lists: readonly (readonly object[] | null)[]): NestedColumns {
+  return { ...toColumns(lists.flatMap((list) => list ?? [])), counts: lists.map((list) => list?.length ?? null) };
+}
+
+function fromNested(nested: NestedColumns): (object[] | null)[] {
+  const rows = toRows(nested);
+  let from = 0;
+  return nested.counts.map((count) => (count === null ? null : rows.slice(from, (from += count))));
+}
+
 export function asColumns(edition: Edition): EditionColumns {
   const causes = toColumns(edition.causes);
   const fields = BAGS.filter((field) => causes.fields[field]);
   const { words, bags } = packBags(fields.flatMap((field) => causes.fields[field] as (string | null)[]));
   fields.forEach((field, i) => (causes.fields[field] = bags.slice(i * causes.rows, (i + 1) * causes.rows)));
-  return { ...edition, causes, plants: toColumns(edition.plants), words };
+  const { [NESTED]: lists = [], ...others } = causes.fields;
+  return {
+    ...edition,
+    causes: { ...causes, fields: others },
+    [NESTED]: toNested(lists as (object[] | null)[]),
+    plants: toColumns(edition.plants),
+    words,
+  };
 }
 
 /** The edition again. A field that was null comes back missing. */
-export function asRows({ words, causes, plants, ...rest }: EditionColumns): Edition {
+export function asRows({ words, causes, plants, [NESTED]: nested, ...rest }: EditionColumns): Edition {
   const unpacked = BAGS.flatMap((field) => {
     const bags = causes.fields[field] as (string | null)[] | undefined;
     return bags ? [[field, unpackBags({ words, bags })] as const] : [];
   });
-  const whole = { rows: causes.rows, fields: { ...causes.fields, ...Object.fromEntries(unpacked) } };
+  const whole = { rows: causes.rows, fields: { ...causes.fields, ...Object.fromEntries(unpacked), [NESTED]: fromNested(nested) } };
   return { ...rest, causes: toRows(whole) as Cause[], plants: toRows(plants) as Plant[] };
 }
