@@ -65,8 +65,7 @@ export function unexplainedBy(model: DiagnosticModel, terms: readonly Term[], ca
       (sum, allowed, a) => sum + (allowed ? (finding.background[a] ?? 0) : 0),
       0,
     );
-    if (decibans <= CONTRARY_DECIBANS || (!finding.circumstance && common < REMARKABLE && decibans < EXPLAINS_DECIBANS))
-      out.push(finding.id);
+    if (decibans <= CONTRARY_DECIBANS || (!finding.circumstance && common < REMARKABLE && decibans < EXPLAINS_DECIBANS)) out.push(finding.id);
   }
   return out;
 }

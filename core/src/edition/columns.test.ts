@@ -38,7 +38,7 @@ describe('an edition by column', () => {
     const texts = [
       list.join(' '),
       ...[0, 31, 32, 33, 1023, 1055, 1056, 1057, 2199].map((i) => list[i]!),
-      [...Array(120).fill(list[7]), list[1500]].join(' '),
+      [...Array.from({ length: 120 }, () => list[7]), list[1500]].join(' '),
     ];
     expect(unpackBags(packBags(texts))).toEqual(texts);
   });

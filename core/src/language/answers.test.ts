@@ -1,6 +1,17 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Finding } from '../edition/edition.ts';
-import { answerIn, answersQuestion, asBeginning, beyondYesOrNo, channelOf, choiceTaken, deniedAsk, isAnswerWord, presupposes, settledBy } from './answers.ts';
+import {
+  answerIn,
+  answersQuestion,
+  asBeginning,
+  beyondYesOrNo,
+  channelOf,
+  choiceTaken,
+  deniedAsk,
+  isAnswerWord,
+  presupposes,
+  settledBy,
+} from './answers.ts';
 
 const finding = (ids: string[], absent?: string): Finding => ({
   id: 'f',

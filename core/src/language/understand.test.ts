@@ -38,7 +38,8 @@ describe('findings', () => {
   it('forgives one wrong letter in a known word', () => expect(pairs('white powdr on it')).toEqual(['coating=white']));
   it('keeps what it cannot place, without the small words', () => expect(read('the zorble has powder').notUnderstood).toEqual(['zorble']));
   it.each(['Is it powder?', 'Is the powder spreading?', 'Could it get powder?'])('takes a worried question for no finding: %s', (worry) =>
-    expect(pairs(`there are holes. ${worry}`)).toEqual(['holes=some']));
+    expect(pairs(`there are holes. ${worry}`)).toEqual(['holes=some']),
+  );
   it('says which words it read', () => expect(read('there is white powder').readings[0]?.from).toBe('white powder'));
 });
 
