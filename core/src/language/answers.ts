@@ -131,12 +131,12 @@ export function choiceTaken(ask: string, say: string): string[] {
 /** A thing asked for by name alone: "teeth marks?", "any webs?". */
 const ASKS_BY_NAME = /^\s*(?:and |so )?(?:any |some |the )?(?:[\w'-]+\s?){1,3}\s*[?.]?\s*$/i;
 const ASKS_WITH_A_VERB = /^\s*(?:and |so )?(?:did|do|does|was|were|is|are|has|have|had|can|could|will|would)\b/i;
-/** What takes back that the thing is there, or puts another in its place. */
-const NOT_QUITE = /\b(?:not|no|never|neither|nor|none|hardly|barely|without|more like|rather|instead|used to|gone)\b|n't\b/i;
+/** What takes back that the thing is there, or puts another in its place, without denying it. */
+const TAKES_BACK = /\b(?:none|hardly|barely|without|more like|rather|instead|used to|gone)\b/i;
 
 /** True where an answer says what a thing is like that was asked for by name: it is there. "Teeth marks?" – "small ones". */
 export const presupposes = (ask: string, say: string): boolean =>
-  ASKS_BY_NAME.test(ask) && !ASKS_WITH_A_VERB.test(ask) && !ASKS_WHICH.test(ask) && say.trim() !== '' && !NOT_QUITE.test(say);
+  ASKS_BY_NAME.test(ask) && !ASKS_WITH_A_VERB.test(ask) && !ASKS_WHICH.test(ask) && say.trim() !== '' && !DENIES.test(say) && !TAKES_BACK.test(say);
 
 /** The thing a question asks for, denied. */
 export const deniedAsk = (ask: string): string => `no ${ask.replace(ASKS_WHETHER, '').replace('?', '')}`;
