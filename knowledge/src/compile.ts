@@ -272,6 +272,7 @@ function toLexicon(row: z.infer<typeof lexiconFile>): Lexicon {
     irregular: row.irregular,
     negators: row.negators,
     notNegating: row['not-negating'],
+    deniedBefore: row['denied-before'],
     doubts: row.doubts,
     nearby: row.nearby,
     nearbyAfter: row['nearby-after'],

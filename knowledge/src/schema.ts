@@ -275,6 +275,7 @@ export const lexiconFile = z.strictObject({
   irregular: z.record(z.string(), z.string()),
   negators: z.array(z.string()),
   'not-negating': z.array(z.string()),
+  'denied-before': z.array(z.string()),
   doubts: z.array(z.string()),
   nearby: z.array(z.string()),
   'nearby-after': z.array(z.string()),

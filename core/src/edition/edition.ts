@@ -357,6 +357,8 @@ export interface Lexicon {
   irregular: Record<string, string>;
   negators: string[];
   notNegating: string[];
+  /** What denies the words before it: "the deer never come". Editions from before 2026.12 have none. */
+  deniedBefore?: string[];
   doubts: string[];
   stopWords: string[];
   /** Words before a plant name that make it a neighbour, not the host: "next to the juniper". */

@@ -1,20 +1,40 @@
 import { describe, expect, it } from '@jest/globals';
-import { smallEdition } from '../testing/smallEdition.ts';
-import { boundTo } from './binding.ts';
+import { Bindings } from './binding.ts';
 import { tokenise } from './tokens.ts';
 
-const lexicon = { ...smallEdition.lexicon, classes: { colour: ['brown', 'yellow', 'orange'], thing: ['spots', 'beetles'] } };
+const bindings = new Bindings({
+  classes: { colour: ['brown', 'yellow', 'orange'], thing: ['spots', 'beetles'], is: ['is', 'are'] },
+  organs: { leaf: ['leaves'], root: ['roots'], fruit: ['fruit'] },
+});
 const bound = (text: string) => {
   const tokens = tokenise(text, {});
-  return boundTo(tokens, lexicon).map((i) => (i < 0 ? null : tokens[i]!.word));
+  return bindings.of(tokens).flatMap((binding, i) => (binding ? [`${tokens[i]!.word} ${tokens[binding.to]!.word}`] : []));
+};
+const isKept = (text: string, words: string) => {
+  const tokens = tokenise(text, {});
+  return bindings.keptIn(tokens)(words.split(' ').map((word) => tokens.findIndex((token) => token.word === word)));
 };
 
-describe('what a colour belongs to', () => {
-  it('is the noun behind it', () => expect(bound('small brown spots')).toEqual([null, 'spots', null]));
+describe('what a colour or size belongs to', () => {
+  it('is the noun behind it', () => expect(bound('small brown spots')).toEqual(['small spots', 'brown spots']));
   it('reaches over another colour, and over "and"', () => {
-    expect(bound('yellow orange spots')).toEqual(['spots', 'spots', null]);
-    expect(bound('brown and yellow beetles')).toEqual(['beetles', null, 'beetles', null]);
+    expect(bound('yellow orange spots')).toEqual(['yellow spots', 'orange spots']);
+    expect(bound('brown and yellow beetles')).toEqual(['brown beetles', 'yellow beetles']);
   });
-  it('is nothing when no such noun follows', () => expect(bound('leaves are brown')).toEqual([null, null, null]));
-  it('stays within its clause', () => expect(bound('they are brown. spots too')).toEqual([null, null, null, null, null]));
+  it('is what it is said of', () => {
+    expect(bound('the roots are brown')).toEqual(['brown roots']);
+    expect(bound('the leaves have gone very yellow')).toEqual(['yellow leaves']);
+  });
+  it('is nothing when something stands upon something', () => expect(bound('the spots on the leaves are brown')).toEqual([]));
+  it('stays within its clause', () => expect(bound('they are brown. spots too')).toEqual([]));
+});
+
+describe('a phrase', () => {
+  it('takes no quality from another thing or part', () => {
+    expect(isKept('brown spots on the leaves', 'brown leaves')).toBe(false);
+    expect(isKept('tiny fruit and the roots are brown', 'tiny roots')).toBe(false);
+    expect(isKept('tiny fruit and the roots are brown', 'fruit brown')).toBe(false);
+    expect(isKept('tiny fruit and the roots are brown', 'roots brown')).toBe(true);
+  });
+  it('may hold the quality of a part without naming the part', () => expect(isKept('leaves turn brown from the tip', 'brown tip')).toBe(true));
 });

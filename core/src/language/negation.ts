@@ -27,8 +27,40 @@ function reach(tokens: readonly Token[], start: number, mark: (index: number) =>
   }
 }
 
+/** How far back a denial that comes last reaches: to the start of the breath before it, or to an "and" within: "slugs, there are none". */
+function reachBack(tokens: readonly Token[], start: number, mark: (index: number) => void): void {
+  let i = start - 1;
+  while (i >= 0 && tokens[i]!.clause === tokens[start]!.clause && ENDING.has(tokens[i]!.word)) i -= 1;
+  const breath = tokens[i]?.breath;
+  for (; i >= 0 && tokens[i]!.clause === tokens[start]!.clause && tokens[i]!.breath === breath && !ENDING.has(tokens[i]!.word); i--) mark(i);
+}
+
 function startsAt(words: readonly string[], tokens: readonly Token[], index: number): boolean {
   return words.some((phrase) => phrase.split(' ').every((word, i) => tokens[index + i]?.word === word));
+}
+
+const SEARCHING = new Set(['looked', 'checked', 'searched', 'hunted', 'looking', 'watched', 'felt']);
+const NOT_FOUND = new Set(['nothing', 'none', 'no', 'not', 'never']);
+/** How soon "but nothing" follows on what was looked for. */
+const SOON = 4;
+
+/** "I looked for webs but nothing": what was looked for and not found. */
+function soughtInVain(tokens: readonly Token[], index: number, mark: (index: number) => void): void {
+  if (!SEARCHING.has(tokens[index]!.word) || tokens[index + 1]?.word !== 'for') return;
+  const { clause, breath } = tokens[index]!;
+  let end = index + 2;
+  while (tokens[end]?.clause === clause && tokens[end]!.breath === breath && !ENDING.has(tokens[end]!.word)) end += 1;
+  if (tokens.slice(end, end + SOON).some(({ word }) => NOT_FOUND.has(word))) for (let i = index + 2; i < end; i++) mark(i);
+}
+
+const KEEPING = new Set(['keep', 'keeps', 'kept', 'keeping']);
+const AWAY = new Set(['out', 'away', 'off']);
+
+/** "The fence keeps deer out"; what "keeps falling off" is there. */
+function keptAway(tokens: readonly Token[], index: number, mark: (index: number) => void): void {
+  if (!KEEPING.has(tokens[index]!.word) || tokens[index + 1]?.word.endsWith('ing')) return;
+  const end = tokens.findIndex((token, i) => i > index && i <= index + SOON && AWAY.has(token.word) && token.clause === tokens[index]!.clause);
+  for (let i = index + 1; i < end; i++) mark(i);
 }
 
 /** Which words of a sentence are denied, and which are only supposed. */
@@ -38,7 +70,11 @@ export function scopesOf(tokens: readonly Token[], lexicon: Lexicon): Scopes {
   tokens.forEach((_, index) => {
     if (startsAt(lexicon.notNegating, tokens, index)) return;
     if (index > 0 && startsAt(lexicon.notNegating, tokens, index - 1)) return;
-    if (startsAt(lexicon.negators, tokens, index)) reach(tokens, index, (i) => (negatedBy[i] = index));
+    const deny = (i: number) => (negatedBy[i] = index);
+    if (startsAt(lexicon.deniedBefore ?? [], tokens, index)) reachBack(tokens, index, deny);
+    soughtInVain(tokens, index, deny);
+    keptAway(tokens, index, deny);
+    if (startsAt(lexicon.negators, tokens, index)) reach(tokens, index, deny);
     if (startsAt(lexicon.doubts, tokens, index)) {
       doubted[index] = true;
       reach(tokens, index, (i) => (doubted[i] = true));

@@ -56,6 +56,16 @@ describe('scopes', () => {
     expect(denied('no webs but holes')).toEqual(['webs']);
     expect(denied('not only webs')).toEqual([]);
   });
+  it('reach back from a denial that comes last', () => {
+    expect(denied('webs and holes are not a problem')).toEqual(['holes', 'are', 'a', 'problem']);
+    expect(denied('holes and webs, there are none')).toEqual(['webs']);
+  });
+  it('hold what was sought and not found, and what is kept away', () => {
+    expect(denied('i looked for webs but nothing')).toEqual(['webs']);
+    expect(denied('i looked for webs and found holes')).toEqual([]);
+    expect(denied('the net keeps webs off')).toEqual(['webs']);
+    expect(denied('webs keep falling off')).toEqual([]);
+  });
   it('hold doubt as well', () => {
     const list = tokens('i think webs. holes');
     expect(list.filter((_, i) => scopesOf(list, lexicon).doubted[i]).map((t) => t.word)).toEqual(['i', 'think', 'webs']);

@@ -2,8 +2,9 @@ import type { Channel, Edition, Finding, Organ, Plant } from '../edition/edition
 import { canShow } from '../diagnosis/hosts.ts';
 import { answerIn, asBeginning, beyondYesOrNo, channelOf, choiceTaken, deniedAsk, isAnswerWord, presupposes, settledBy } from './answers.ts';
 import { askingIn, tellsTrouble } from './asking.ts';
-import { boundTo } from './binding.ts';
+import { Bindings } from './binding.ts';
 import { CareQuestions, type CarePhrase, type CareQuestion } from './careQuestions.ts';
+import { utterancesIn, type Utterance } from './dialogue.ts';
 import { aboutWhere, circumstantial, type Match } from './meaning.ts';
 import { measurementsIn, type Measurement } from './measures.ts';
 import { scopesOf } from './negation.ts';
@@ -14,10 +15,8 @@ import { Taking, type Claim, type UnderstoodReading } from './taking.ts';
 import type { Token } from './tokens.ts';
 import { Vocabulary } from './vocabulary.ts';
 
+export type { Utterance } from './dialogue.ts';
 export type { UnderstoodReading } from './taking.ts';
-
-/** What a caller said, or what they answered to a question that was put to them. */
-export type Utterance = string | { ask: string; say: string };
 
 export interface Understanding {
   plants: PlantMention[];
@@ -89,6 +88,7 @@ function meaningPlants(tokens: readonly Token[], plants: readonly PlantMention[]
 export class Understander {
   private readonly vocabulary: Vocabulary;
   private readonly organs: Organs;
+  private readonly bindings: Bindings;
   private readonly careQuestions: CareQuestions;
   private readonly plantNames: PlantNames;
   private readonly scales: Scales;
@@ -100,6 +100,7 @@ export class Understander {
     const { lexicon } = edition;
     this.vocabulary = new Vocabulary(edition);
     this.organs = new Organs(lexicon);
+    this.bindings = new Bindings(lexicon);
     this.careQuestions = new CareQuestions(edition.careTopics, lexicon.irregular);
     this.plantNames = new PlantNames(edition, (token) => this.vocabulary.isKnown(token));
     this.scales = new Scales(edition, (token) => this.vocabulary.isSmall(token));
@@ -122,12 +123,6 @@ export class Understander {
     return this.vocabulary.book.matches(withoutHostWords(tokens, plants), named).filter((match) => match.value.kind === 'care' || !isOwnName(match));
   }
 
-  /** Whether words that belong together are all in the phrase: "brown" of "brown snails" is no brown leaf. */
-  private wholeBindings(tokens: readonly Token[]): (match: Match) => boolean {
-    const bound = boundTo(tokens, this.edition.lexicon);
-    return ({ at }) => at.every((i) => bound[i] === -1 || at.includes(bound[i]!) || tokens[i]!.clause !== tokens[bound[i]!]!.clause);
-  }
-
   /** @param saidFrom readings must rest on a word at or after this index that was not there before it; those before only give it its sense */
   private read(text: string, channel: Channel, saidFrom = 0): Understanding {
     const tokens = this.organs.resolvePronouns(this.vocabulary.mended(text));
@@ -141,13 +136,13 @@ export class Understander {
     const care = this.careQuestions.heard(tokens, named, askingIn(tokens), all.flatMap(ofCare));
 
     const fitsOrgan = this.organs.fitting(tokens, meaningPlants(tokens, plants), all);
-    const leavesBindingsWhole = this.wholeBindings(tokens);
+    const keepsTogether = this.bindings.keptIn(tokens);
     const isShownHere = ({ value }: Match) =>
       value.kind !== 'finding' || plants.length === 0 || plants.some(({ plant }) => canShow(value.finding, plant));
     const isAsked = ({ value, at }: Match) => value.kind === 'finding' && care.asks(at, circumstantial(value));
     const taking = new Taking({ tokens, named, host, channel, negatedBy, doubted, negatorHeads: this.negatorHeads }, care.at);
     all
-      .filter((match) => fitsOrgan(match) && leavesBindingsWhole(match) && isShownHere(match) && !isWondered(tokens, match) && !isAsked(match))
+      .filter((match) => fitsOrgan(match) && keepsTogether(match.at) && isShownHere(match) && !isWondered(tokens, match) && !isAsked(match))
       .sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!)
       .forEach((match) => taking.take(match));
 
@@ -284,14 +279,22 @@ export class Understander {
     return guess.map((question) => ({ ...question, guessed: true }));
   }
 
+  /** Questions and answers within what was said; the first words behind a question that was put still answer it. */
+  private takenApart(utterance: Utterance): Utterance[] {
+    const said = typeof utterance === 'string' ? utterance : utterance.say;
+    const [first, ...rest] = utterancesIn(said, (label) => this.plantNames.find(this.vocabulary.asWritten(label)).length === 0);
+    if (typeof utterance === 'string' || first === undefined) return first === undefined ? [utterance] : [first, ...rest];
+    return typeof first === 'string' ? [{ ask: utterance.ask, say: first }, ...rest] : [first, ...rest];
+  }
+
   /**
    * Understands a list of utterances; later ones add to earlier ones.
    * @param known the host when it is known from elsewhere and the words do not name it
    */
   understand(words: readonly Utterance[], known: Plant | null = null): Understanding {
-    const parts = words.map((utterance) =>
-      typeof utterance === 'string' ? this.read(utterance, 'caller') : this.readAnswer(utterance.ask, utterance.say),
-    );
+    const parts = words
+      .flatMap((utterance) => this.takenApart(utterance))
+      .map((utterance) => (typeof utterance === 'string' ? this.read(utterance, 'caller') : this.readAnswer(utterance.ask, utterance.say)));
     const whole = togetherOf(parts);
     const troubled = this.troubleRead(whole);
     return {

@@ -71,8 +71,9 @@ export const smallEdition: Edition = {
   lexicon: {
     classes: { leaf: ['leaf', 'leaves'], powder: ['powder', 'flour'] },
     irregular: { leaves: 'leaf' },
-    negators: ['no', 'not', 'never', 'without'],
+    negators: ['no', 'not', 'never', 'without', 'nothing'],
     notNegating: ['not only'],
+    deniedBefore: ['not a problem', 'there are none'],
     doubts: ['maybe', 'i think'],
     stopWords: [
       'the',

@@ -1,0 +1,47 @@
+import { describe, expect, it } from '@jest/globals';
+import { utterancesIn } from './dialogue.ts';
+
+const isLabel = (label: string) => label !== 'rose';
+const taken = (text: string) => utterancesIn(text, isLabel);
+
+describe('talk taken apart into questions and answers', () => {
+  it('pairs a question with the yes or no behind it', () => {
+    expect(taken('Is it sticky? No. The soil is wet.')).toEqual([{ ask: 'Is it sticky?', say: 'No.' }, ' The soil is wet.']);
+    expect(taken('webs? yes, fine ones')).toEqual([{ ask: 'webs?', say: 'yes, fine ones' }]);
+  });
+
+  it('leaves a question alone that nothing answers', () => {
+    expect(taken("What's wrong with it? No flowers this year.")).toEqual(["What's wrong with it? No flowers this year."]);
+    expect(taken('Is it blight? Is it frost?')).toEqual(['Is it blight? Is it frost?']);
+  });
+
+  it('reads notes of a label and what was found', () => {
+    expect(taken('soil: wet; roots: white')).toEqual([
+      { ask: 'soil', say: 'wet;' },
+      { ask: 'roots', say: 'white' },
+    ]);
+    expect(taken('leaves: yellow between the veins, older ones; holes: nil')).toEqual([
+      { ask: 'leaves', say: 'yellow between the veins, older ones;' },
+      { ask: 'holes', say: 'none' },
+    ]);
+  });
+
+  it('needs a bare yes or no behind a label without a colon', () => {
+    expect(taken('sticky no, webs - none, ants yes')).toEqual([
+      { ask: 'sticky', say: 'no' },
+      { ask: 'webs', say: 'none' },
+      { ask: 'ants', say: 'yes' },
+    ]);
+    expect(taken('spots - brown')).toEqual(['spots - brown']);
+  });
+
+  it('takes no sentence for a label', () => {
+    for (const text of ['there are none', 'I said no', 'problem: leaves go yellow, brown and fall', 'rose: black spots', 'at 12:30 it wilts'])
+      expect(taken(text)).toEqual([text]);
+  });
+
+  it('loses no word and keeps numbers whole', () => {
+    expect(taken('It grew 2.5 cm, spots: brown')).toEqual(['It grew 2.5 cm,', { ask: 'spots', say: 'brown' }]);
+    expect(taken('')).toEqual(['']);
+  });
+});

@@ -1,0 +1,62 @@
+import { answerIn } from './answers.ts';
+
+/** What a caller said, or what they answered to a question that was put to them. */
+export type Utterance = string | { ask: string; say: string };
+
+/** A sentence with the mark that ends it; a point within a number ends none. */
+const SENTENCE = /[^.;!?\n]+(?:[.,]\d[^.;!?\n]*)*(?:[.;!?]+(?=\s|$)|\n|$|[.;!?])/gu;
+/** "Webs: none", "fruit set: poor": up to four words and what was found. */
+const LABELLED = /^\s*((?:\p{L}[\p{L}'-]* ){0,3}\p{L}[\p{L}'-]*)\s*:\s+(\S.*)$/u;
+/** "Webs - none", "sticky no": without a colon only a bare yes or no ends a label. */
+const ANSWERED = /^\s*((?:\p{L}[\p{L}'-]* ){0,3}\p{L}[\p{L}'-]*)(?:\s+[-–—]|\s*[–—])?\s+(no|none|nope|nil|never|yes|yep|yeah)\s*[.;!]?\s*$/iu;
+/** Words of a sentence rather than of a label: "there are none", "they said no". */
+const SENTENCE_WORD =
+  /\b(?:i|we|he|she|it|they|there|you|is|are|was|were|has|have|had|do|does|did|can|could|will|would|not|no|said|says|say|or|and|but|why|how|what|if|that|this|oh|well|with|got|get|seen|see|saw|found|find|to|from|for|know|almost|absolutely|definitely|hardly|ever)\b/i;
+/** Labels of the whole matter, behind which talk runs on. */
+const OF_ALL = /\b(?:problem|trouble|question|issue|plant|host|caller|note|notes|symptom|symptoms|subject|hello|hi|help|please|update|story|thing)\b/i;
+const BARE = /^\s*(?:no|none|nope|nil|never|yes|yep|yeah)\s*[.;!]?\s*$/i;
+
+type Note = { ask: string; say: string };
+
+function noteIn(piece: string, isLabel: (label: string) => boolean): Note | null {
+  const [, ask, say] = LABELLED.exec(piece) ?? ANSWERED.exec(piece) ?? [];
+  if (ask === undefined || say === undefined || SENTENCE_WORD.test(ask) || OF_ALL.test(ask) || !isLabel(ask)) return null;
+  return { ask, say: /^nil$/i.test(say.trim()) ? 'none' : say.trim() };
+}
+
+/** The notes of a sentence, comma by comma; what follows a note that is no bare yes or no still belongs to it. */
+function notesIn(sentence: string, isLabel: (label: string) => boolean): Utterance[] {
+  const parts: Utterance[] = [];
+  for (const piece of sentence.split(/(?<=,)(?=\s)/)) {
+    const note = noteIn(piece.replace(/,\s*$/, ''), isLabel);
+    const last = parts.at(-1);
+    if (note) parts.push(note);
+    else if (typeof last === 'string') parts[parts.length - 1] = last + piece;
+    else if (last && !BARE.test(last.say)) last.say += `,${piece}`;
+    else parts.push(piece);
+  }
+  return parts;
+}
+
+/**
+ * Talk taken apart into what was asked and answered within it, and the rest as it stands: "is it sticky? no", "webs: none", "ants yes". Notes of an advisor
+ * are written so, and callers tell what they were asked before.
+ * @param isLabel false for what names no thing to be found, such as a plant: "rose: black spots"
+ */
+export function utterancesIn(text: string, isLabel: (label: string) => boolean): Utterance[] {
+  const sentences = text.match(SENTENCE) ?? [];
+  const parts: Utterance[] = [];
+  const add = (part: Utterance) => {
+    const last = parts.at(-1);
+    if (typeof part === 'string' && typeof last === 'string') parts[parts.length - 1] = last + part;
+    else parts.push(part);
+  };
+  for (let i = 0; i < sentences.length; i++) {
+    const [sentence, next] = [sentences[i]!, sentences[i + 1]];
+    if (/\?\s*$/.test(sentence) && next !== undefined && !/\?\s*$/.test(next) && answerIn(next.trim(), sentence) !== 'other') {
+      add({ ask: sentence.trim(), say: next.trim() });
+      i += 1;
+    } else notesIn(sentence, isLabel).forEach(add);
+  }
+  return parts.some((part) => typeof part !== 'string') ? parts : [text];
+}
