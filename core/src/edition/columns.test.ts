@@ -1,6 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { asColumns, asRows } from './columns.ts';
+import type { CauseRate } from './edition.ts';
+import { packRates, unpackRates } from './rateLines.ts';
 import { packBags, unpackBags } from './wordBags.ts';
 
 describe('an edition by column', () => {
@@ -21,6 +23,16 @@ describe('an edition by column', () => {
     const packed = asColumns({ ...smallEdition, causes });
     expect(packed.lookAlikes).toMatchObject({ rows: 3, counts: [2, 0, 1], fields: { cause: ['beetle', 'cold', 'mildew'] } });
     expect(asRows(packed).causes.map(({ lookAlikes }) => lookAlikes)).toEqual(lists);
+  });
+  it('writes the rates of a cause in one line, and leaves what a line cannot hold', () => {
+    const plain: CauseRate[] = [
+      { finding: 'side', answers: { tips: 'always' }, mark: 'common-practice' },
+      { finding: 'leaf-drop', answers: { none: 'usually', many: 'seldom' }, mark: 'memory' },
+    ];
+    const noted: CauseRate[] = [{ ...plain[0]!, note: 'in wet years' }];
+    expect(packRates(plain)).toBe('side* tipsA,leaf-drop noneU manyL');
+    expect(packRates(noted)).toBe(noted);
+    for (const rates of [plain, noted, []]) expect(unpackRates(packRates(rates) as string | CauseRate[])).toEqual(rates);
   });
   it('packs callers’ words by a list they share, and gives back any text', () => {
     const texts = ['brown brown leaf', 'leaf spot', '', 'not in order', null, 'a leaf leaf leaf', 'double  blank'];

@@ -1,4 +1,5 @@
-import type { Cause, Edition, Plant } from './edition.ts';
+import type { Cause, CauseRate, Edition, Plant } from './edition.ts';
+import { packRates, unpackRates } from './rateLines.ts';
 import { packBags, unpackBags } from './wordBags.ts';
 
 /** Rows of one kind laid out by field; null where a row has no such field. */
@@ -25,7 +26,7 @@ interface NestedColumns extends Columns {
 const NESTED = 'lookAlikes';
 
 /** Asked for with the columns, which browsers keep for ever: another number where they are laid out in another way. */
-export const COLUMNS_FORM = 4;
+export const COLUMNS_FORM = 5;
 
 /** Fields of a cause that are only words and how often callers say them. */
 const BAGS = ['heard', 'told'] as const;
@@ -61,6 +62,7 @@ export function asColumns(edition: Edition): EditionColumns {
   const { words, bags } = packBags(fields.flatMap((field) => causes.fields[field] as (string | null)[]));
   fields.forEach((field, i) => (causes.fields[field] = bags.slice(i * causes.rows, (i + 1) * causes.rows)));
   const { [NESTED]: lists = [], ...others } = causes.fields;
+  if (others.rates) others.rates = (others.rates as CauseRate[][]).map(packRates);
   return {
     ...edition,
     causes: { ...causes, fields: others },
@@ -76,6 +78,10 @@ export function asRows({ words, causes, plants, [NESTED]: nested, ...rest }: Edi
     const bags = causes.fields[field] as (string | null)[] | undefined;
     return bags ? [[field, unpackBags({ words, bags })] as const] : [];
   });
-  const whole = { rows: causes.rows, fields: { ...causes.fields, ...Object.fromEntries(unpacked), [NESTED]: fromNested(nested) } };
+  const rates = (causes.fields.rates as (string | CauseRate[])[] | undefined)?.map(unpackRates);
+  const whole = {
+    rows: causes.rows,
+    fields: { ...causes.fields, ...(rates ? { rates } : {}), ...Object.fromEntries(unpacked), [NESTED]: fromNested(nested) },
+  };
   return { ...rest, causes: toRows(whole) as Cause[], plants: toRows(plants) as Plant[] };
 }

@@ -71,7 +71,7 @@ export class Bindings {
   /** Index of the noun a quality is said of with "is" or "turn", or -1: "the roots are very black". */
   private saidOf(tokens: readonly Token[], at: number): number {
     const { clause, breath } = tokens[at]!;
-    const isHere = (i: number) => tokens[i]?.clause === clause && tokens[i]!.breath === breath;
+    const isHere = (i: number) => tokens[i]?.clause === clause && tokens[i].breath === breath;
     const isVerb = (i: number) => isHere(i) && this.verbs.has(tokens[i]!.word);
     let i = at - 1;
     while (isHere(i) && BETWEEN.has(tokens[i]!.word)) i -= 1;

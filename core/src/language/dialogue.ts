@@ -13,7 +13,8 @@ const ANSWERED = /^\s*((?:\p{L}[\p{L}'-]* ){0,3}\p{L}[\p{L}'-]*)(?:\s+[-–—]|
 const SENTENCE_WORD =
   /\b(?:i|we|he|she|it|they|there|you|is|are|was|were|has|have|had|do|does|did|can|could|will|would|not|no|said|says|say|or|and|but|why|how|what|if|that|this|oh|well|with|got|get|seen|see|saw|found|find|to|from|for|know|almost|absolutely|definitely|hardly|ever)\b/i;
 /** Labels of the whole matter, behind which talk runs on. */
-const OF_ALL = /\b(?:problem|trouble|question|issue|plant|host|caller|note|notes|symptom|symptoms|subject|hello|hi|help|please|update|story|thing)\b/i;
+const OF_ALL =
+  /\b(?:problem|trouble|question|issue|plant|host|caller|note|notes|symptom|symptoms|subject|hello|hi|help|please|update|story|thing)\b/i;
 const BARE = /^\s*(?:no|none|nope|nil|never|yes|yep|yeah)\s*[.;!]?\s*$/i;
 
 type Note = { ask: string; say: string };
