@@ -75,6 +75,22 @@ describe('diagnose', () => {
     }));
   it('keeps an unknown plant in sight', () =>
     expect(diagnose({ host: 'umbrella thing', words: [] })).toMatchObject({ host: null, notUnderstood: ['umbrella thing'] }));
+  it('names the months of the south in the south, and is no surer or less sure of anything for it', () => {
+    const at = (date: string, lat: number) =>
+      diagnose({
+        date,
+        place: { lat, climate: 'temperate-maritime' },
+        host: 'thuja',
+        words: ['brown on the windy side after a dry windy winter with frozen ground'],
+      });
+    const [north, south] = [at('2026-03-10', 52), at('2026-09-10', -42)] as {
+      decision: { why: string };
+      differential: { cause: string; probability: number }[];
+    }[];
+    expect(south!.differential).toEqual(north!.differential);
+    expect(north!.decision.why).toContain('Wait until May');
+    expect(south!.decision.why).toContain('Wait until November');
+  });
   it('takes the hemisphere from the latitude', () => {
     const south = diagnose({ date: '2026-12-14', place: { lat: -38 }, host: 'pear', words: ['orange spots on the leaves'] });
     expect((south['timing'] as { option: string; nextFrom: string }[]).find((t) => t.option === 'juniper')?.nextFrom).toBe('2027-10-01');

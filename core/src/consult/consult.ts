@@ -1,5 +1,6 @@
 import type { Act, Cause, CauseKind, Climate, Edition, Hemisphere, Plant } from '../edition/edition.ts';
 import { UNLISTED, WORDING } from '../edition/edition.ts';
+import { editionIn } from '../edition/editionIn.ts';
 import { enoughToAnswer, WORDS_TRUSTED, type Enough } from '../diagnosis/enough.ts';
 import { evidenceFor, unexplainedBy, type Evidence } from '../diagnosis/evidence.ts';
 import { learnFrom, type Learned } from '../diagnosis/learning.ts';
@@ -104,7 +105,8 @@ export class Consultant {
   private readonly likeness: Likeness;
   private readonly learned: Learned | null;
   private readonly plants: Map<string, Plant>;
-  private readonly causes: Map<string, Cause>;
+  /** The causes as they read in each hemisphere. */
+  private readonly causes = new Map<Hemisphere, Map<string, Cause>>();
 
   /** Where the options of each cause stand, for the plant, day and weather last asked about. */
   private season: { key: string; plant: Plant | null; weather: WeatherSeries | null; options: Map<string, OptionStanding[]> } = {
@@ -118,7 +120,6 @@ export class Consultant {
     this.learned = edition.learned ? learnFrom(edition, edition.learned.outcomes, edition.learned.asOf) : null;
     this.likeness = new Likeness(edition);
     this.plants = new Map(edition.plants.map((plant) => [plant.id, plant]));
-    this.causes = new Map(edition.causes.map((cause) => [cause.id, withHouseLines(cause, edition.schools, edition.houseLines ?? {})]));
   }
 
   /** @throws RangeError for a host the edition does not have */
@@ -145,6 +146,15 @@ export class Consultant {
       this.season = { key, plant, weather: context.weather, options: new Map() };
   }
 
+  private causesIn(hemisphere: Hemisphere): Map<string, Cause> {
+    const known = this.causes.get(hemisphere);
+    if (known) return known;
+    const { causes, schools, houseLines } = editionIn(this.edition, hemisphere);
+    const here = new Map(causes.map((cause) => [cause.id, withHouseLines(cause, schools, houseLines ?? {})]));
+    this.causes.set(hemisphere, here);
+    return here;
+  }
+
   private optionsOf(cause: Cause, context: SeasonContext): OptionStanding[] {
     const known = this.season.options.get(cause.id) ?? optionStandings(cause, context, this.season.plant);
     this.season.options.set(cause.id, known);
@@ -166,6 +176,7 @@ export class Consultant {
       indoors: plant?.groups.includes('houseplant') ?? false,
     };
     this.turnTo(season, plant);
+    const causes = this.causesIn(input.hemisphere);
     const known = (cause: Cause | null) => settled(input.circumstances ?? null, circumstancesRead(input.readings, plant, cause));
     const sober = posteriorTrustingWords(model, terms, WORDS_TRUSTED);
     const order = [...model.causes.keys()].sort((a, b) => (probabilities[b] ?? 0) - (probabilities[a] ?? 0));
@@ -177,7 +188,7 @@ export class Consultant {
     );
     const candidates = order.map((c, rank): Candidate => {
       const id = model.causes[c] ?? UNLISTED;
-      const cause = this.causes.get(id);
+      const cause = causes.get(id);
       return {
         cause: id,
         name: cause?.name ?? UNLISTED_NAME,
@@ -193,14 +204,14 @@ export class Consultant {
     const channel = input.setting === 'phone' ? 'caller-looked' : 'in-hand';
     const stakes = stakesOf(
       model.causes,
-      (id) => ({ act: acts.get(id) ?? 'refer', notifiable: this.causes.get(id)?.notifiable ?? false }),
+      (id) => ({ act: acts.get(id) ?? 'refer', notifiable: causes.get(id)?.notifiable ?? false }),
       this.edition.losses,
     );
     const open = openFindings(model, channel, input);
     const questions = rankQuestions(open, probabilities, channel, stakes);
     const asOpen = new Map(open.map(({ finding }) => [finding.id, finding]));
     const leader = candidates[0];
-    const leading = (leader && this.causes.get(leader.cause)) ?? null;
+    const leading = (leader && causes.get(leader.cause)) ?? null;
     const circumstances = known(leading);
     const options = leading ? verdictsOf(leading, this.optionsOf(leading, season), circumstances) : [];
     // as sure as one may act on: no surer than with half the trust in how it was put
@@ -229,7 +240,7 @@ export class Consultant {
 
   /** The advice a cause is answered with today; for causes hardly possible, whatever they are answered with as a rule. */
   private rightAct(id: string, probability: number, season: SeasonContext, known: (cause: Cause) => Circumstances): Act {
-    const cause = this.causes.get(id);
+    const cause = this.causesIn(season.hemisphere).get(id);
     if (!cause) return 'refer';
     if (probability > WORTH_DATING) return actOf(cause, this.optionsOf(cause, season), known(cause));
     return preferredAmong(optionsOn(cause, this.season.plant), (option) => option)?.act ?? 'leave';

@@ -4,6 +4,7 @@ import { evidenceIn } from '../language/evidenceIn.ts';
 import { Understander, type Utterance } from '../language/understand.ts';
 import type { IsoDate } from '../season/calendar.ts';
 import type { WindowState } from '../season/windows.ts';
+import { editionIn } from '../edition/editionIn.ts';
 import { careAnswers } from './careAnswers.ts';
 import { Consultant } from './consult.ts';
 
@@ -85,7 +86,8 @@ export class CaseReader {
       unanswered: [],
       weather: null,
     });
-    const care = careAnswers(this.edition, plant, understanding.care);
+    const here = editionIn(this.edition, input.hemisphere);
+    const care = careAnswers(here, here.plants.find(({ id }) => id === plant?.id) ?? null, understanding.care);
     return {
       edition: this.edition.version,
       host: plant ? { id: plant.id, name: plant.name, latin: plant.latin } : null,

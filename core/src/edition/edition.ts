@@ -415,6 +415,8 @@ export interface Outcome {
 export interface Edition {
   /** Name of the edition and a digest of its contents, such as "2026.11-3fa9c2". */
   version: string;
+  /** The hemisphere whose months its texts name; the north where it does not say. See editionIn.ts. */
+  readIn?: Hemisphere;
   plants: Plant[];
   findings: Finding[];
   causes: Cause[];

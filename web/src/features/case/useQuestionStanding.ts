@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import type { QuestionView, ReadingView, SessionView } from '@sounding/contract/api.ts';
 import type { ConsultInput, Standing } from '@sounding/core/consult/consult.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
+import { editionIn } from '@sounding/core/edition/editionIn.ts';
 import { useStanding } from '../../engine/engine.ts';
 import { useEditionQuery, useWeatherQuery } from '../../store/api.ts';
 
@@ -28,7 +29,8 @@ export interface QuestionStanding {
 export function useQuestionStanding(question: QuestionView | undefined, session: SessionView, mark: number | null): QuestionStanding {
   const answered = question?.advice ?? null;
   const date = answered && question ? question.openedOn : session.desk.today;
-  const { data: edition } = useEditionQuery(answered?.edition ?? session.edition);
+  const { data } = useEditionQuery(answered?.edition ?? session.edition);
+  const edition = data && editionIn(data, question?.hemisphere ?? session.desk.hemisphere);
   const stationId = question?.stationId ?? null;
   const { data: weather, error: weatherError } = useWeatherQuery({ stationId: stationId ?? '', until: date }, { skip: stationId === null });
   const taken = useMemo(() => (question?.readings ?? []).filter((r) => r.withdrawnAt === null && r.answer !== UNKNOWN), [question?.readings]);

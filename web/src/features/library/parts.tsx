@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { Edition, Mark, RateWord } from '@sounding/core/edition/edition.ts';
+import { editionIn } from '@sounding/core/edition/editionIn.ts';
 import { useDesk } from '../../app/routes.tsx';
 import { problemText, useEditionQuery } from '../../store/api.ts';
 import { Notice } from '../../ui/controls.tsx';
@@ -70,7 +71,7 @@ export function useLibrary(): { edition: Edition | null; waiting: React.ReactNod
   const session = useDesk();
   const { data, error } = useEditionQuery(session.edition);
   return {
-    edition: data ?? null,
+    edition: data ? editionIn(data, session.desk.hemisphere) : null,
     waiting: error ? (
       <Notice $tone="danger" role="alert">
         {problemText(error)}
