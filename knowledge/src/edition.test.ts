@@ -191,7 +191,7 @@ describe('lint', () => {
     ],
     [
       'two causes of one name',
-      (e) => (rust(e).name = 'Pear scab'),
+      (e) => (rust(e).name = e.causes.find(({ id }) => id === 'pear-scab')!.name),
       /pear-scab: has the same name as "pear-rust"|pear-rust: has the same name as "pear-scab"/,
     ],
     [

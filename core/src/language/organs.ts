@@ -8,6 +8,12 @@ const PRONOUN_REACH = 14;
 /** Tokens to either side in which an organ is taken to be the one spoken of. */
 const ORGAN_REACH = 8;
 
+/** Words of plants' names, by what they mean: "my courgettes" may be the plants, "the feijoas" are the fruit. */
+export interface NamedWords {
+  plants: ReadonlySet<number>;
+  fruit: ReadonlySet<number>;
+}
+
 /** Which organ of the plant is spoken of, and whether a phrase is about it. */
 export class Organs {
   private readonly words: ReadonlySet<string>;
@@ -33,14 +39,15 @@ export class Organs {
     });
   }
 
-  /** Organs spoken of, clause by clause; a clause that names none goes on with the last. @param named words of plants' names: "my courgettes" may mean the plant */
-  private byClause(tokens: readonly Token[], named: ReadonlySet<number>): Set<Organ>[] {
+  /** Organs spoken of, clause by clause; a clause that names none goes on with the last. */
+  private byClause(tokens: readonly Token[], named: NamedWords): Set<Organ>[] {
     const byClause: Set<Organ>[] = [];
     let last = new Set<Organ>();
     for (let clause = 0; clause <= (tokens.at(-1)?.clause ?? 0); clause++) {
       const here = new Set<Organ>();
       for (const [index, token] of tokens.entries()) {
-        if (token.clause !== clause || named.has(index)) continue;
+        if (token.clause !== clause || named.plants.has(index)) continue;
+        if (named.fruit.has(index)) here.add('fruit');
         for (const [organ, words] of Object.entries(this.lexicon.organs)) if (words.includes(token.word)) here.add(organ as Organ);
       }
       if (here.size > 0) last = here;
@@ -50,7 +57,7 @@ export class Organs {
   }
 
   /** Whether a phrase can be about the organ spoken of around it. @param all every phrase met */
-  fitting(tokens: readonly Token[], named: ReadonlySet<number>, all: readonly Match[]): (match: Match) => boolean {
+  fitting(tokens: readonly Token[], named: NamedWords, all: readonly Match[]): (match: Match) => boolean {
     const spokenOf = this.byClause(tokens, named);
     const spokenAround = ({ at }: Match): ReadonlySet<Organ> => spokenOf[tokens[at[0]!]!.clause] ?? new Set();
     /** True where the same words say it of the organ spoken of: grey fur on the peaches is none on the leaf. */
@@ -60,7 +67,8 @@ export class Organs {
     const isFar = ({ at }: Match): boolean => {
       const { clause } = tokens[at[0]!]!;
       const [from, to] = [at[0]! - ORGAN_REACH, at[at.length - 1]! + ORGAN_REACH];
-      const spokenAt = tokens.flatMap((token, i) => (token.clause === clause && this.words.has(token.word) && !named.has(i) ? [i] : []));
+      const isOrgan = (token: Token, i: number) => named.fruit.has(i) || (this.words.has(token.word) && !named.plants.has(i));
+      const spokenAt = tokens.flatMap((token, i) => (token.clause === clause && isOrgan(token, i) ? [i] : []));
       return spokenAt.length > 0 && spokenAt.every((i) => i < from || i > to);
     };
     return (match) => {

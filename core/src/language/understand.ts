@@ -8,7 +8,7 @@ import { utterancesIn, type Utterance } from './dialogue.ts';
 import { aboutWhere, circumstantial, type Match } from './meaning.ts';
 import { measurementsIn, type Measurement } from './measures.ts';
 import { scopesOf } from './negation.ts';
-import { Organs } from './organs.ts';
+import { Organs, type NamedWords } from './organs.ts';
 import { closest, PlantNames, withoutHostWords, type PlantMention } from './plants.ts';
 import { Scales } from './scales.ts';
 import { Taking, type Claim, type UnderstoodReading } from './taking.ts';
@@ -52,6 +52,8 @@ const NOTHING: Understanding = {
 /** "Is it dying?" is a worry, not something seen. */
 const WONDERS =
   /^(is|are|was) (it|this|that|they|these|the|my|our)\b|^(could|will|would|can|might) (it|this|that|they)\b|^(should|do|does|shall) (i|we)\b/;
+/** "Is it near a heater?" – "no" does not put it out of doors. */
+const ASKS_NEAR = /\b(?:near|beside|next to|close to|by (?:a|the|any))\b/i;
 /** Topics asked of what was seen: "green things like tomatoes on my potatoes, are they poisonous". */
 const ON_SEEING = new Set(['poison']);
 
@@ -75,13 +77,16 @@ function onScale(
   return [...measured.map((one) => ({ ...one, channel, from, choices: [] })), ...others];
 }
 
+/** What the plural of such a name stands for in a phrase: "guavas full of holes" is said of fruit. */
+const FRUIT = { word: 'fruit', stem: 'fruit' };
 /** Plants whose name in the plural is their fruit: "my oranges" are not trees. */
 const NAMED_FOR_FRUIT = new Set(['fruit-tree', 'citrus', 'nut-tree', 'tropical-fruit']);
 
-/** Words of names that mean the plant: all but those that mean its fruit. */
-function meaningPlants(tokens: readonly Token[], plants: readonly PlantMention[]): Set<number> {
+/** Words of plants' names, by whether they mean the plant or its fruit. */
+function namedWords(tokens: readonly Token[], plants: readonly PlantMention[]): NamedWords {
   const isFruit = ({ groups }: Plant, i: number) => tokens[i]!.word.endsWith('s') && groups.some((group) => NAMED_FOR_FRUIT.has(group));
-  return new Set(plants.flatMap(({ plant, at }) => at.filter((i) => !isFruit(plant, i))));
+  const which = (fruit: boolean) => new Set(plants.flatMap(({ plant, nearby, at }) => at.filter((i) => (!nearby && isFruit(plant, i)) === fruit)));
+  return { plants: which(false), fruit: which(true) };
 }
 
 /** Turns running talk into plant, readings and questions of care. Built once for an edition, then pure. */
@@ -120,7 +125,9 @@ export class Understander {
   private matchesIn(tokens: readonly Token[], plants: readonly PlantMention[], named: ReadonlySet<number>): Match[] {
     const ownNames = plants.filter(({ nearby }) => !nearby).map(({ at }) => new Set<number>(at));
     const isOwnName = ({ at }: Match) => ownNames.some((name) => at.every((i) => name.has(i)));
-    return this.vocabulary.book.matches(withoutHostWords(tokens, plants), named).filter((match) => match.value.kind === 'care' || !isOwnName(match));
+    const { fruit } = namedWords(tokens, plants);
+    const said = withoutHostWords(tokens, plants).map((token, i) => (fruit.has(i) ? { ...token, standsFor: FRUIT } : token));
+    return this.vocabulary.book.matches(said, named).filter((match) => match.value.kind === 'care' || !isOwnName(match));
   }
 
   /** @param saidFrom readings must rest on a word at or after this index that was not there before it; those before only give it its sense */
@@ -135,7 +142,7 @@ export class Understander {
     const all = this.matchesIn(tokens, plants, named).filter(({ at }) => at.some((i) => i >= saidFrom && !before.has(tokens[i]!.stem)));
     const care = this.careQuestions.heard(tokens, named, askingIn(tokens), all.flatMap(ofCare));
 
-    const fitsOrgan = this.organs.fitting(tokens, meaningPlants(tokens, plants), all);
+    const fitsOrgan = this.organs.fitting(tokens, namedWords(tokens, plants), all);
     const keepsTogether = this.bindings.keptIn(tokens);
     const isShownHere = ({ value }: Match) =>
       value.kind !== 'finding' || plants.length === 0 || plants.some(({ plant }) => canShow(value.finding, plant));
@@ -181,7 +188,8 @@ export class Understander {
       return settled === null ? [] : [{ finding: asked.id, answer: settled }];
     }
     const meant = this.bySense(ask, affirmed);
-    return affirmed || meant.length > 0 ? meant : this.read(deniedAsk(ask), 'caller').readings;
+    const said = affirmed || meant.length > 0 ? meant : this.read(deniedAsk(ask), 'caller').readings;
+    return affirmed || !ASKS_NEAR.test(ask) ? said : said.filter(({ answer }) => !answer.startsWith('not:'));
   }
 
   /** "What colour are the spots?" – "orange": the words of the question give those of the answer their sense. */

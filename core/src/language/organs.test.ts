@@ -1,0 +1,62 @@
+import { describe, expect, it } from '@jest/globals';
+import { smallEdition } from '../testing/smallEdition.ts';
+import type { Edition, Finding, Plant } from '../edition/edition.ts';
+import { Understander } from './understand.ts';
+
+const pear: Plant = {
+  ...smallEdition.plants[0]!,
+  id: 'pear',
+  name: 'Pear',
+  latin: 'Pyrus',
+  genus: 'Pyrus',
+  also: ['pears', 'pear tree'],
+  groups: ['fruit-tree'],
+};
+const finding = (id: string, organ: Finding['organ'], kind: Finding['kind'], ...words: string[]): Finding => ({
+  id,
+  name: id,
+  organ,
+  kind,
+  ask: `what about ${id}?`,
+  absent: 'none',
+  answers: [
+    { id: 'none', say: 'none', words: [], background: 0.9 },
+    { id: 'some', say: 'some', words, background: 0.1 },
+  ],
+  phoneSeconds: 10,
+  tableSeconds: 5,
+});
+const edition: Edition = {
+  ...smallEdition,
+  plants: [pear, ...smallEdition.plants],
+  findings: [
+    finding('leaf-holes', 'leaf', 'symptom', 'full hole|holes', '{leaf} hole|holes'),
+    finding('fruit-holes', 'fruit', 'symptom', '{fruit} hole|holes'),
+    finding('leaf-fur', 'leaf', 'sign', 'grey fur'),
+    finding('fruit-fur', 'fruit', 'symptom', 'grey fur {fruit}'),
+  ],
+  causes: [],
+  lexicon: {
+    ...smallEdition.lexicon,
+    classes: { ...smallEdition.lexicon.classes, fruit: ['fruit', 'fruits'] },
+    organs: { leaf: ['leaf', 'leaves'], fruit: ['fruit', 'fruits'] },
+  },
+};
+const reader = new Understander(edition);
+const pairs = (text: string) => reader.understand([text]).readings.map(({ finding: id, answer }) => `${id}=${answer}`);
+
+describe('the organ spoken of', () => {
+  it('decides what a symptom without one is said of', () => {
+    expect(pairs('the leaves are full of holes')).toEqual(['leaf-holes=some']);
+    expect(pairs('the fruits are full of holes')).toEqual(['fruit-holes=some']);
+  });
+  it('is the fruit for the plural of a fruit tree, and the plant for its name', () => {
+    expect(pairs('my pears are full of holes')).toEqual(['fruit-holes=some']);
+    expect(pairs('my pear is full of holes')).toEqual(['leaf-holes=some']);
+    expect(reader.understand(['my pears are full of holes']).host?.id).toBe('pear');
+  });
+  it('keeps a growth from the leaf where the same words say it of the fruit, and lets it sit anywhere else', () => {
+    expect(pairs('grey fur on the fruit')).toEqual(['fruit-fur=some']);
+    expect(pairs('grey fur on my bean')).toEqual(['leaf-fur=some']);
+  });
+});
