@@ -127,6 +127,23 @@ test('a label with a missing rate is not saved, and says so beside the field', a
   await expect(page.getByRole('alert')).toContainText('no number from 0 to 100');
 });
 
+test('a desk in the south reads the months of the south', async ({ page }) => {
+  await page.goto('/office');
+  await page.getByLabel('Who sits at the desk').selectOption({ label: 'Corvin Halloway-Brisk, coordinator' });
+  await page.getByLabel('Hemisphere').selectOption('southern');
+  await expect(page.getByText(/Harbour.* on the other side of the equator/)).toBeVisible();
+  await page.getByRole('button', { name: 'Save the place' }).click();
+  await expect(page.getByText(/where the desk is, Corvin/)).toBeVisible();
+  await page.goto('/library/cause/box-leafminer');
+  await expect(page.getByText(/One good clip in October takes most of them/)).toBeVisible();
+  await page.goto('/office');
+  await page.getByLabel('Hemisphere').selectOption('northern');
+  await page.getByRole('button', { name: 'Save the place' }).click();
+  await expect(page.getByRole('button', { name: 'Save the place' })).toBeDisabled();
+  await page.goto('/library/cause/box-leafminer');
+  await expect(page.getByText(/One good clip in April takes most of them/)).toBeVisible();
+});
+
 test('a sum typed as it is heard is worked out, its gallon asked about, and put into the case and the letter', async ({ page }) => {
   await page.goto('/bench');
   const line = page.getByLabel('Type it as you hear it');

@@ -94,6 +94,35 @@ describe('house lines and losses', () => {
   });
 });
 
+describe('where the desk is', () => {
+  const newCase = async () => {
+    const id = randomUUID();
+    await desk.agent.post('/api/cases').send({ id, questionId: randomUUID(), channel: 'telephone', caller: { name: 'Far Away' } });
+    return id;
+  };
+  const hemisphereOf = async (id: string) => caseView.parse((await desk.agent.get(`/api/cases/${id}`)).body).questions[0]!.hemisphere;
+
+  it('is said by the coordinator, with who did it, and holds from the next question on', async () => {
+    const before = await newCase();
+    const place = { name: 'Southern desk', climate: 'temperate-maritime', hemisphere: 'S' };
+    await desk.seat('advisor');
+    expect((await desk.agent.put('/api/settings/place').send(place)).status).toBe(403);
+    await desk.seat('coordinator');
+    expect((await desk.agent.put('/api/settings/place').send(place)).status).toBe(204);
+    expect((await desk.session()).desk).toMatchObject(place);
+    const after = await newCase();
+    expect([await hemisphereOf(before), await hemisphereOf(after)]).toEqual(['N', 'S']);
+    expect(settingsView.parse((await desk.agent.get('/api/settings')).body).history.map(({ what }) => what)).toContain('place');
+    await desk.agent.put('/api/settings/place').send({ name: 'Lindwater Garden Advice Desk', climate: 'continental', hemisphere: 'N' });
+  });
+  it('is refused beside the field, and nothing is changed', async () => {
+    const answer = await desk.agent.put('/api/settings/place').send({ name: ' ', climate: 'lunar', hemisphere: 'N' });
+    expect(answer.status).toBe(400);
+    expect((answer.body as { errors: { pointer: string }[] }).errors.map(({ pointer }) => pointer)).toEqual(['#/name', '#/climate']);
+    expect((await desk.session()).desk.climate).toBe('continental');
+  });
+});
+
 describe('circumstances, overruling and plan of a question', () => {
   it('are kept with it', async () => {
     const [id, questionId] = [randomUUID(), randomUUID()];

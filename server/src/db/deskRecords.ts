@@ -56,8 +56,14 @@ export interface RecordWrite {
   note: string;
 }
 
-/** Writes records all together, each a new row. */
-export async function writeRecords(db: Database, who: Who, writes: readonly RecordWrite[], at: Date): Promise<void> {
+/** Writes records all together, each a new row. @param beside what is to be written with them or not at all */
+export async function writeRecords(
+  db: Database,
+  who: Who,
+  writes: readonly RecordWrite[],
+  at: Date,
+  beside?: (tx: Queryable) => Promise<unknown>,
+): Promise<void> {
   if (writes.length === 0) return;
   await db.transaction(async (tx) => {
     // one writer at a desk at a time: revisions count up without gaps
@@ -72,5 +78,6 @@ export async function writeRecords(db: Database, who: Who, writes: readonly Reco
       .values(
         writes.map((write, i) => ({ id: randomUUID(), deskId: who.deskId, ...write, byPerson: who.personId, revision: first + i, writtenAt: at })),
       );
+    await beside?.(tx);
   });
 }

@@ -383,7 +383,7 @@ export const learnings = pgTable(
 );
 
 /** What a desk keeps besides its cases. `one` records stand alone: their id is their kind. */
-export const RECORD_KINDS = ['label', 'rule', 'jurisdiction', 'house-lines', 'losses', 'station-layout'] as const;
+export const RECORD_KINDS = ['label', 'rule', 'jurisdiction', 'house-lines', 'losses', 'place', 'station-layout'] as const;
 export type RecordKind = (typeof RECORD_KINDS)[number];
 
 /** Records with their whole history: rows are only added, the newest of an id stands, a null body takes it away. */

@@ -1,13 +1,14 @@
 import { Router } from 'express';
-import { houseLinesBody, lossTableBody, type SettingsView } from '@sounding/contract/settings.ts';
+import { houseLinesBody, lossTableBody, placeBody, type SettingsView } from '@sounding/contract/settings.ts';
 import type { LossTable } from '@sounding/core/edition/edition.ts';
 import { recordHistoryOf, standingRecord, writeRecords } from '../db/deskRecords.ts';
+import { placeDesk } from '../db/deskPlace.ts';
 import { requireCoordinator, whoOf, type Services } from '../http.ts';
 import { ApiError } from '../problems.ts';
 
-const KINDS = ['house-lines', 'losses'] as const;
+const KINDS = ['house-lines', 'losses', 'place'] as const;
 
-/** House lines and the table of losses: they become part of the desk's edition, so that old answers stay as they were. */
+/** House lines and the table of losses become part of the desk's edition, so that old answers stay as they were; where it sits holds from the next question on. */
 export function settingsRoutes({ db, library, now }: Services): Router {
   const router = Router();
   router.get('/settings', async (_req, res) => {
@@ -41,6 +42,12 @@ export function settingsRoutes({ db, library, now }: Services): Router {
     await requireCoordinator(db, res, 'Only the coordinator sets what wrong advice costs.');
     await writeRecords(db, whoOf(res), [{ kind: 'losses', recordId: 'losses', body, note: '' }], now());
     await library.renew(whoOf(res).deskId);
+    res.status(204).end();
+  });
+  router.put('/settings/place', async (req, res) => {
+    const body = placeBody.parse(req.body);
+    await requireCoordinator(db, res, 'Only the coordinator says where the desk is.');
+    await placeDesk(db, whoOf(res), body, now());
     res.status(204).end();
   });
   return router;

@@ -16,7 +16,7 @@ import type { InstrumentsView } from '@sounding/contract/instruments.ts';
 import type { LabelImportView, RecordHistory, ShedView } from '@sounding/contract/labels.ts';
 import type { MailBody, MailView } from '@sounding/contract/plan.ts';
 import type { DeskSeason } from '@sounding/contract/season.ts';
-import type { SettingsView } from '@sounding/contract/settings.ts';
+import type { Place, SettingsView } from '@sounding/contract/settings.ts';
 import type { StationImportView, StationLayout, StationState } from '@sounding/contract/stations.ts';
 import { asRows, COLUMNS_FORM } from '@sounding/core/edition/columns.ts';
 import type { Edition, LossTable } from '@sounding/core/edition/edition.ts';
@@ -103,6 +103,10 @@ export const api = createApi({
       query: (body) => ({ url: '/settings/house-lines', method: 'PUT', body }),
       invalidatesTags: ['Settings', 'Session'],
     }),
+    placeDesk: build.mutation<null, Place>({
+      query: (body) => ({ url: '/settings/place', method: 'PUT', body }),
+      invalidatesTags: (_done, error) => (error ? [] : ['Settings', 'Session']),
+    }),
     writeLosses: build.mutation<null, LossTable | null>({
       query: (table) => ({ url: '/settings/losses', method: 'PUT', body: { table } }),
       invalidatesTags: (_done, error) => (error ? [] : ['Settings', 'Session']),
@@ -167,6 +171,7 @@ export const {
   useWriteRuleMutation,
   useRemoveRuleMutation,
   useImportLabelsMutation,
+  usePlaceDeskMutation,
   useSettingsQuery,
   useWriteHouseLinesMutation,
   useWriteLossesMutation,

@@ -39,11 +39,27 @@ const Seen = styled.li`
   }
 `;
 
+/** Groups whose name with an "s" would be no word. */
+const GROUP_WORDS: Record<string, string> = {
+  balcony: 'balcony plants',
+  citrus: 'citrus',
+  deciduous: 'deciduous plants',
+  herbaceous: 'herbaceous plants',
+  'old-wood-flowering': 'plants that flower on old wood',
+  'ornamental-grass': 'ornamental grasses',
+  'pome-fruit': 'pome fruit',
+  'seedling-raised': 'plants raised from seed',
+  'soft-fruit': 'soft fruit',
+  'stone-fruit': 'stone fruit',
+  'tropical-fruit': 'tropical fruit',
+  turf: 'lawns',
+};
+
 const hostText = (host: HostSelector, edition: Edition): string => {
   if ('any' in host) return 'plants of any kind';
   if ('plant' in host) return edition.plants.find((p) => p.id === host.plant)?.name.toLowerCase() ?? host.plant;
   if ('genus' in host) return host.genus;
-  return 'family' in host ? host.family : `${host.group.replace(/-/g, ' ')}s`;
+  return 'family' in host ? host.family : (GROUP_WORDS[host.group] ?? `${host.group.replace(/-/g, ' ')}s`);
 };
 
 /** "How sure are we of this": what the figures rest on, said plainly. */

@@ -6,10 +6,18 @@ import { DEFAULT_LOSSES } from '@sounding/core/diagnosis/stakes.ts';
 import { ACTS, TRUTHS, type Act, type LossTable, type Truth } from '@sounding/core/edition/edition.ts';
 import { sayDay, sayTime } from '../../app/dates.ts';
 import { useDesk } from '../../app/routes.tsx';
-import { problemText, useMailsQuery, useSettingsQuery, useWriteHouseLinesMutation, useWriteLossesMutation } from '../../store/api.ts';
+import {
+  problemText,
+  useMailsQuery,
+  usePlaceDeskMutation,
+  useSettingsQuery,
+  useWriteHouseLinesMutation,
+  useWriteLossesMutation,
+} from '../../store/api.ts';
 import { Button, Notice } from '../../ui/controls.tsx';
 import { ACT_WORDS } from '../case/words.ts';
 import { Aside, Lines, Sheet, useLibrary } from '../library/parts.tsx';
+import { DeskPlace } from './DeskPlace.tsx';
 
 const Lines_ = styled.div`
   display: grid;
@@ -64,6 +72,7 @@ const Row = styled.div`
   margin: 10px 0;
 `;
 
+const STEP_WORDS = { losses: 'the table', 'house-lines': 'lines of the house', place: 'where the desk is' } as const;
 const TRUTH_WORDS: Record<Truth, string> = {
   ...Object.fromEntries(ACTS.map((act) => [act, ACT_WORDS[act].toLowerCase()])),
   notifiable: 'report it',
@@ -158,7 +167,7 @@ function Losses({
   );
 }
 
-/** What the coordinator sets for the whole desk: its lines where the trade disagrees, what wrong advice costs; and what has been sent. */
+/** What the coordinator sets for the whole desk: where it is, its lines where the trade disagrees, what wrong advice costs; and what has been sent. */
 export function OfficePage() {
   const session = useDesk();
   const { edition, waiting } = useLibrary();
@@ -166,10 +175,11 @@ export function OfficePage() {
   const { data: mails } = useMailsQuery();
   const [writeLines, lining] = useWriteHouseLinesMutation();
   const [writeLosses, losing] = useWriteLossesMutation();
+  const [placeDesk, placing] = usePlaceDeskMutation();
   const [chosen, setChosen] = useState<Record<string, number> | null>(null);
   const may = session.person.role === COORDINATOR;
   if (!edition || (!settings && !error)) return <Sheet>{waiting}</Sheet>;
-  const problem = error ?? lining.error ?? losing.error;
+  const problem = error ?? lining.error ?? losing.error ?? placing.error;
   const lines = chosen ?? settings?.houseLines ?? {};
   const setLine = (school: string, view: number | null) => {
     const others = Object.fromEntries(Object.entries(lines).filter(([id]) => id !== school));
@@ -187,6 +197,13 @@ export function OfficePage() {
           {problemText(problem)}
         </Notice>
       )}
+      <DeskPlace
+        key={JSON.stringify(session.desk)}
+        desk={session.desk}
+        stations={session.stations}
+        may={may}
+        onSave={(place) => void placeDesk(place)}
+      />
       <h2>Lines of the house</h2>
       <Aside>Where the trade disagrees, the desk may follow one view; the others stay in sight, marked, and a caller may ask for them.</Aside>
       <Lines_>
@@ -217,7 +234,7 @@ export function OfficePage() {
       />
       {(settings?.history ?? []).slice(0, 6).map((step) => (
         <Aside key={step.at}>
-          {sayDay(step.at)}, {sayTime(step.at)}: {step.what === 'losses' ? 'the table' : 'lines of the house'}, {step.by}
+          {sayDay(step.at)}, {sayTime(step.at)}: {STEP_WORDS[step.what]}, {step.by}
         </Aside>
       ))}
       <h2>Letters sent</h2>

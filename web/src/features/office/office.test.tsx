@@ -35,6 +35,7 @@ const serve = (answers = {}) => {
     'GET /api/outbox': [mail],
     'PUT /api/settings/house-lines': () => undefined,
     'PUT /api/settings/losses': () => undefined,
+    'PUT /api/settings/place': () => undefined,
     ...answers,
   });
 };
@@ -47,6 +48,21 @@ describe('the office', () => {
     expect(screen.queryByRole('button', { name: 'Save the table' })).toBeNull();
     expect(screen.getByText(/Your box, to tilda@lindwater.example/)).toBeTruthy();
     expect(screen.getByText(/1 June 2026.*the table, Corvin Brisk/)).toBeTruthy();
+  });
+  it('says where the desk is, and names stations on the other side of the equator', async () => {
+    serve();
+    renderAtDesk(<OfficePage />, { session: { ...COORDINATING, stations: [{ id: 's1', name: 'Harbour', altitudeM: 400, lat: 47, lon: 8 }] } });
+    const save = await screen.findByRole<HTMLButtonElement>('button', { name: 'Save the place' });
+    expect(save.disabled).toBe(true);
+    await userEvent.selectOptions(screen.getByLabelText('Hemisphere'), 'southern');
+    expect(screen.getByText(/Harbour lies on the other side of the equator/)).toBeTruthy();
+    await userEvent.selectOptions(screen.getByLabelText('Climate'), 'arid');
+    await userEvent.clear(screen.getByLabelText('Name of the desk'));
+    expect(screen.getByRole('alert').textContent).toBe('a desk needs a name');
+    expect(save.disabled).toBe(true);
+    await userEvent.type(screen.getByLabelText('Name of the desk'), 'Dry desk');
+    await userEvent.click(save);
+    expect(server.sent['PUT /api/settings/place']).toEqual([{ name: 'Dry desk', climate: 'arid', hemisphere: 'S' }]);
   });
   it('sets a line of the house at once, and takes it back when it is refused', async () => {
     serve();
