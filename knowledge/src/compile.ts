@@ -273,6 +273,7 @@ function toLexicon(row: z.infer<typeof lexiconFile>): Lexicon {
     negators: row.negators,
     notNegating: row['not-negating'],
     deniedBefore: row['denied-before'],
+    shortForms: row['short-forms'],
     doubts: row.doubts,
     nearby: row.nearby,
     nearbyAfter: row['nearby-after'],

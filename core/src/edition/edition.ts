@@ -359,6 +359,8 @@ export interface Lexicon {
   notNegating: string[];
   /** What denies the words before it: "the deer never come". Editions from before 2026.12 have none. */
   deniedBefore?: string[];
+  /** What advisors write for short, and what it stands for: "lvs" leaves, "b/w" between. Editions from before 2026.12 have none. */
+  shortForms?: Record<string, string>;
   doubts: string[];
   stopWords: string[];
   /** Words before a plant name that make it a neighbour, not the host: "next to the juniper". */

@@ -10,6 +10,11 @@ describe('talk taken apart into questions and answers', () => {
     expect(taken('webs? yes, fine ones')).toEqual([{ ask: 'webs?', say: 'yes, fine ones' }]);
   });
 
+  it('asks only what stands behind the last comma of a statement', () => {
+    expect(taken('holes in the leaves, slime? no')).toEqual(['holes in the leaves,', { ask: 'slime?', say: 'no' }]);
+    expect(taken('Is the leaf, the old one, sticky? No.')).toEqual([{ ask: 'Is the leaf, the old one, sticky?', say: 'No.' }]);
+  });
+
   it('leaves a question alone that nothing answers', () => {
     expect(taken("What's wrong with it? No flowers this year.")).toEqual(["What's wrong with it? No flowers this year."]);
     expect(taken('Is it blight? Is it frost?')).toEqual(['Is it blight? Is it frost?']);

@@ -17,12 +17,22 @@ const OF_ALL =
   /\b(?:problem|trouble|question|issue|plant|host|caller|note|notes|symptom|symptoms|subject|hello|hi|help|please|update|story|thing)\b/i;
 const BARE = /^\s*(?:no|none|nope|nil|never|yes|yep|yeah)\s*[.;!]?\s*$/i;
 
+/** How a question begins that is one sentence from the start. */
+const ASKS =
+  /^\s*(?:and |so |but |well,? )?(?:is|are|was|were|do|does|did|has|have|had|can|could|will|would|any|some|what|which|how|when|where|who|why|anything|something)\b/i;
+
 type Note = { ask: string; say: string };
 
 function noteIn(piece: string, isLabel: (label: string) => boolean): Note | null {
   const [, ask, say] = LABELLED.exec(piece) ?? ANSWERED.exec(piece) ?? [];
   if (ask === undefined || say === undefined || SENTENCE_WORD.test(ask) || OF_ALL.test(ask) || !isLabel(ask)) return null;
   return { ask, say: /^nil$/i.test(say.trim()) ? 'none' : say.trim() };
+}
+
+/** What a sentence asks: all of it where it begins as a question, else what stands behind its last comma: "holes in the leaves, slime?" */
+function questionIn(sentence: string): [before: string, ask: string] {
+  const at = ASKS.test(sentence) ? -1 : sentence.lastIndexOf(',');
+  return [sentence.slice(0, at + 1), sentence.slice(at + 1).trim()];
 }
 
 /** The notes of a sentence, comma by comma; what follows a note that is no bare yes or no still belongs to it. */
@@ -55,7 +65,9 @@ export function utterancesIn(text: string, isLabel: (label: string) => boolean):
   for (let i = 0; i < sentences.length; i++) {
     const [sentence, next] = [sentences[i]!, sentences[i + 1]];
     if (/\?\s*$/.test(sentence) && next !== undefined && !/\?\s*$/.test(next) && answerIn(next.trim(), sentence) !== 'other') {
-      add({ ask: sentence.trim(), say: next.trim() });
+      const [before, ask] = questionIn(sentence);
+      if (before !== '') notesIn(before, isLabel).forEach(add);
+      add({ ask, say: next.trim() });
       i += 1;
     } else notesIn(sentence, isLabel).forEach(add);
   }

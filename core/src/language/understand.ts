@@ -11,6 +11,7 @@ import { scopesOf } from './negation.ts';
 import { Organs, type NamedWords } from './organs.ts';
 import { closest, PlantNames, withoutHostWords, type PlantMention } from './plants.ts';
 import { Scales } from './scales.ts';
+import { ShortForms } from './shortForms.ts';
 import { Taking, type Claim, type UnderstoodReading } from './taking.ts';
 import type { Token } from './tokens.ts';
 import { Vocabulary } from './vocabulary.ts';
@@ -94,6 +95,7 @@ export class Understander {
   private readonly vocabulary: Vocabulary;
   private readonly organs: Organs;
   private readonly bindings: Bindings;
+  private readonly shortForms: ShortForms;
   private readonly careQuestions: CareQuestions;
   private readonly plantNames: PlantNames;
   private readonly scales: Scales;
@@ -106,6 +108,7 @@ export class Understander {
     this.vocabulary = new Vocabulary(edition);
     this.organs = new Organs(lexicon);
     this.bindings = new Bindings(lexicon);
+    this.shortForms = new ShortForms(lexicon.shortForms ?? {});
     this.careQuestions = new CareQuestions(edition.careTopics, lexicon.irregular);
     this.plantNames = new PlantNames(edition, (token) => this.vocabulary.isKnown(token));
     this.scales = new Scales(edition, (token) => this.vocabulary.isSmall(token));
@@ -115,7 +118,7 @@ export class Understander {
 
   /** The host that a free name means, or null. */
   resolvePlant(name: string): Plant | null {
-    return this.plantNames.resolve(name);
+    return this.plantNames.resolve(name) ?? this.plantNames.resolve(this.shortForms.writtenOut(name));
   }
 
   /**
@@ -289,10 +292,11 @@ export class Understander {
 
   /** Questions and answers within what was said; the first words behind a question that was put still answer it. */
   private takenApart(utterance: Utterance): Utterance[] {
-    const said = typeof utterance === 'string' ? utterance : utterance.say;
+    const said = this.shortForms.writtenOut(typeof utterance === 'string' ? utterance : utterance.say);
     const [first, ...rest] = utterancesIn(said, (label) => this.plantNames.find(this.vocabulary.asWritten(label)).length === 0);
-    if (typeof utterance === 'string' || first === undefined) return first === undefined ? [utterance] : [first, ...rest];
-    return typeof first === 'string' ? [{ ask: utterance.ask, say: first }, ...rest] : [first, ...rest];
+    if (first === undefined) return [utterance];
+    if (typeof utterance === 'string') return [first, ...rest];
+    return typeof first === 'string' ? [{ ask: this.shortForms.writtenOut(utterance.ask), say: first }, ...rest] : [first, ...rest];
   }
 
   /**
