@@ -167,9 +167,9 @@ export class PhraseBook<T> {
     }
   }
 
-  /** Every stem any phrase knows: what the spelling helper may correct to. */
-  get stems(): ReadonlySet<string> {
-    return new Set(this.uses.keys());
+  /** True for a stem that any phrase knows. */
+  knows(stem: string): boolean {
+    return this.uses.has(stem);
   }
 
   private startingAt(token: Token): Set<Phrase<T>> {

@@ -135,12 +135,12 @@ export class Understander {
 
   /** @param saidFrom readings must rest on a word at or after this index that was not there before it; those before only give it its sense */
   private read(text: string, channel: Channel, saidFrom = 0): Understanding {
-    const tokens = this.organs.resolvePronouns(this.vocabulary.mended(text));
-    const { negatedBy, doubted } = scopesOf(tokens, this.edition.lexicon);
-    // a slip of the pen put right for a phrase must not make a plant of it: "peace lily" is no peach
+    // a slip of the pen put right for a phrase must not make a plant of it, nor a plant's name a phrase: "peace lily" is no peach
     const plants = this.plantNames.find(this.vocabulary.asWritten(text));
     const host = closest(plants.filter((mention) => !mention.nearby));
     const named: ReadonlySet<number> = new Set(plants.flatMap(({ at }) => at));
+    const tokens = this.organs.resolvePronouns(this.vocabulary.mended(text, named));
+    const { negatedBy, doubted } = scopesOf(tokens, this.edition.lexicon);
     const before = new Set(tokens.slice(0, saidFrom).map(({ stem }) => stem));
     const all = this.matchesIn(tokens, plants, named).filter(({ at }) => at.some((i) => i >= saidFrom && !before.has(tokens[i]!.stem)));
     const care = this.careQuestions.heard(tokens, named, askingIn(tokens), all.flatMap(ofCare));

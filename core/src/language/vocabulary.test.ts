@@ -8,9 +8,10 @@ const vocabulary = new Vocabulary(smallEdition);
 describe('vocabulary', () => {
   it('puts a slip of one letter right where a phrase asks for the word, and leaves the spelling as it was written', () => {
     const [token] = vocabulary.mended('pouder');
-    expect(token).toMatchObject({ word: 'pouder', text: 'pouder', stem: 'powder' });
+    expect(token).toMatchObject({ word: 'powder', text: 'pouder', stem: 'powder' });
     expect(vocabulary.asWritten('pouder')[0]!.stem).not.toBe('powder');
   });
+  it('leaves alone what is spared', () => expect(vocabulary.mended('pouder', new Set([0]))[0]!.word).toBe('pouder'));
   it('leaves short words and words of the prose alone', () => {
     const prose = new Vocabulary({ ...smallEdition, causes: smallEdition.causes.map((cause) => ({ ...cause, story: 'A louder noise.' })) });
     expect(prose.mended('louder')[0]!.stem).toBe(prose.asWritten('louder')[0]!.stem);

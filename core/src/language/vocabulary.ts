@@ -1,12 +1,9 @@
-import { distance } from 'fastest-levenshtein';
 import type { Edition } from '../edition/edition.ts';
 import { claimable, claimPattern } from './claims.ts';
 import type { Meaning } from './meaning.ts';
 import { compilePhrase, PhraseBook, type Phrase } from './phrases.ts';
+import { Spelling } from './spelling.ts';
 import { stemOf, tokenise, type Token } from './tokens.ts';
-
-/** Shorter words are too near each other to put a slip right. */
-const LEAST_TO_MEND = 5;
 
 /** Every phrase of the edition with what it means. @throws RangeError for a word class the lexicon does not have */
 function phrasesOf(edition: Edition): Phrase<Meaning>[] {
@@ -25,29 +22,36 @@ function phrasesOf(edition: Edition): Phrase<Meaning>[] {
 /** The words an edition knows: its phrases, its prose, the small words between them; slips of spelling are put right by it. */
 export class Vocabulary {
   readonly book: PhraseBook<Meaning>;
-  private readonly prose: ReadonlySet<string>;
+  /** Stems of the entries' own prose: no slips of spelling, though no phrase asks for them: "mounds" is not mould. */
+  private readonly proseStems: ReadonlySet<string>;
   private readonly stopWords: ReadonlySet<string>;
   private readonly stopStems: ReadonlySet<string>;
-  /** Longer stems by their first two letters: slips of spelling are sought among these. */
-  private readonly spellings = new Map<string, string[]>();
+  private readonly spelling: Spelling;
 
   constructor(private readonly edition: Edition) {
     const { lexicon } = edition;
     this.stopWords = new Set(lexicon.stopWords);
     this.stopStems = new Set(lexicon.stopWords.map((word) => stemOf(word, lexicon.irregular)));
-    this.prose = this.proseStems();
+    const prose = this.prose();
+    this.proseStems = new Set(prose.map(({ stem }) => stem));
     this.book = new PhraseBook(phrasesOf(edition), (token) => this.stopWords.has(token.word));
-    for (const stem of this.book.stems) {
-      if (stem.length < LEAST_TO_MEND) continue;
-      const start = stem.slice(0, 2);
-      this.spellings.set(start, [...(this.spellings.get(start) ?? []), stem]);
-    }
+    this.spelling = new Spelling(this.words(prose));
   }
 
-  /** Words of the entries' own prose are no slips of spelling, though no phrase asks for them: "mounds" is not mould. */
-  private proseStems(): Set<string> {
+  /** What causes are described with. */
+  private prose(): Token[] {
     const texts = this.edition.causes.flatMap(({ story, replyLine, heard }) => [story, replyLine, heard ?? '']);
-    return new Set(texts.flatMap((text) => this.asWritten(text).map(({ stem }) => stem)));
+    return texts.flatMap((text) => this.asWritten(text));
+  }
+
+  /** Every whole word of classes, phrases and prose, as often as it stands there. */
+  private words(prose: readonly Token[]): string[] {
+    const { classes, organs } = this.edition.lexicon;
+    const listed = [...Object.values(classes), ...Object.values(organs)].flat().map((word) => word.replace('!', ''));
+    const asked = this.edition.findings.flatMap(({ answers }) =>
+      answers.flatMap(({ words }) => words.flatMap((pattern) => pattern.match(/[a-z]+(?![a-z]*[*}])/g) ?? [])),
+    );
+    return [...listed, ...asked, ...prose.map(({ word }) => word)];
   }
 
   /** True for a word that carries no sense of its own. */
@@ -56,21 +60,19 @@ export class Vocabulary {
   }
 
   isKnown({ word, stem }: Token): boolean {
-    return this.book.stems.has(stem) || this.prose.has(stem) || this.stopStems.has(stem) || /^\d/.test(word);
+    return this.book.knows(stem) || this.proseStems.has(stem) || this.stopStems.has(stem) || /^\d/.test(word);
   }
 
   asWritten(text: string): Token[] {
     return tokenise(text, this.edition.lexicon.irregular);
   }
 
-  /** The words of a text, a slip of one letter put right where only a known word is so near. */
-  mended(text: string): Token[] {
-    return this.asWritten(text).map((token) => {
-      if (token.word.length < LEAST_TO_MEND || this.isKnown(token)) return token;
-      const close = (this.spellings.get(token.stem.slice(0, 2)) ?? []).find(
-        (stem) => Math.abs(stem.length - token.stem.length) <= 1 && distance(stem, token.stem) === 1,
-      );
-      return close ? { ...token, stem: close } : token;
+  /** The words of a text, slips of the pen put right where a known word is near. @param spared indexes that stay as they are, such as names of plants */
+  mended(text: string, spared: ReadonlySet<number> = new Set()): Token[] {
+    return this.asWritten(text).map((token, i) => {
+      if (spared.has(i) || this.isKnown(token)) return token;
+      const word = this.spelling.mend(token.word);
+      return word === null ? token : { ...token, word, stem: stemOf(word, this.edition.lexicon.irregular) };
     });
   }
 
