@@ -44,6 +44,14 @@ describe('names of plants', () => {
     ['my rodedendron', ['rhododendron']],
     ['nothing of ours', []],
   ])('in "%s" are %p', (text, expected) => expect(ids(text)).toEqual(expected));
+  it('are no likeness: "squash-like"', () => expect(ids('squash-like leaves on my oak')).toEqual(['(squash)', 'oak']));
+  it.each([
+    ['ivy all the way up my oak', 'oak'],
+    ['a bay, and my old oak wilts under it', 'oak'],
+    ['a big oak covered by ivy', 'oak'],
+    ['our oak and my bay', 'oak'],
+    ['the oak and the bay', 'oak'],
+  ])('the call is about: %s', (text, host) => expect(closest(find(text).filter(({ nearby }) => !nearby))?.id).toBe(host));
   it('are not read from verbs', () => expect(ids('I squashed one')).toEqual([]));
   it('are not guessed from words that are known', () => expect(ids('rotten leaves')).toEqual([]));
   it('that are colours are taken only in their own form', () => {

@@ -7,6 +7,8 @@ export interface PlantMention {
   at: number[];
   /** True when the plant is not the one the call is about: a neighbour's, a likeness ("a lump like a cauliflower"), or what grows on it. */
   nearby: boolean;
+  /** True for "my pear", "our old pear". */
+  owned: boolean;
   /** Letters that had to be changed to read the name. */
   distance: number;
 }
@@ -37,14 +39,17 @@ const GROWS = /^(grow|climb|twin|wrap|creep)/;
 const ONTO = new Set(['up', 'on', 'onto', 'over', 'in', 'into', 'around', 'round', 'through', 'among']);
 /** Words that may stand between a likeness and its picture. */
 const LINKS = new Set('a an the some of little small tiny miniature big baby my our very old large tall huge mature'.split(' '));
+const OWNING = new Set(['my', 'our']);
+const OVERRUN_BY = /\b(?:strangled|smothered|choked|covered|overgrown|swamped|full)(?: up)? (?:by|in|with|of)\b/;
 const OVERRUNS = /^(strangl|smother|chok|cover|overgrow|swamp)/;
 
 /** Shorter words are too near each other to guess a plant from a slip: "limey" is no lime. */
 const LEAST_TO_FORGIVE = 6;
 
-/** The plant a call is about: the first that is named closely, else the first "house plant" or the like. */
+/** The plant a call is about: the caller's own, "a walnut, and my tomatoes wilt", else the first that is named closely, else the first "house plant" or the like. */
 export function closest(mentions: readonly PlantMention[]): Plant | null {
-  return (mentions.find(({ plant }) => !plant.generic) ?? mentions[0])?.plant ?? null;
+  const named = mentions.filter(({ plant }) => !plant.generic);
+  return (named.find(({ owned }) => owned) ?? named[0] ?? mentions[0])?.plant ?? null;
 }
 
 /** Reads plant names out of talk, forgiving a slip or two of spelling in longer names. */
@@ -122,15 +127,27 @@ export class PlantNames {
     return false;
   }
 
+  /** Whether a name stands behind "my" or "our", with nothing but small words between. */
+  private static isOwned(tokens: readonly Token[], at: number): boolean {
+    const { clause } = tokens[at]!;
+    let i = at - 1;
+    while (tokens[i]?.clause === clause && LINKS.has(tokens[i]!.word) && !OWNING.has(tokens[i]!.word)) i -= 1;
+    return tokens[i]?.clause === clause && OWNING.has(tokens[i]!.word);
+  }
+
   /** Of two plants in one breath, the one that grows over the other is not the one the call is about. */
   private static guests(tokens: readonly Token[], mentions: readonly PlantMention[]): PlantMention[] {
+    const between = (one: PlantMention, other: PlantMention) => tokens.slice(one.at[one.at.length - 1]! + 1, other.at[0]).map(({ word }) => word);
     return mentions.map((mention, index) => {
-      const next = mentions[index + 1];
+      const [host, next] = [mentions[index - 1], mentions[index + 1]];
+      // "a big oak covered by ivy"
+      if (host && !host.plant.generic && OVERRUN_BY.test(between(host, mention).join(' '))) return { ...mention, nearby: true };
       const from = mention.at[mention.at.length - 1]!;
       if (!next || next.plant.generic || tokens[next.at[0]!]!.clause !== tokens[from]!.clause) return mention;
-      const between = tokens.slice(from + 1, next.at[0]).map(({ word }) => word);
-      const grows = between.some((word) => GROWS.test(word)) && between.some((word) => ONTO.has(word));
-      return grows || between.some((word) => OVERRUNS.test(word)) ? { ...mention, nearby: true } : mention;
+      const words = between(mention, next);
+      if (OVERRUN_BY.test(words.join(' '))) return mention;
+      const grows = words.some((word) => GROWS.test(word)) && words.some((word) => ONTO.has(word));
+      return grows || words.some((word) => OVERRUNS.test(word)) ? { ...mention, nearby: true } : mention;
     });
   }
 
@@ -140,7 +157,7 @@ export class PlantNames {
     const mentions: PlantMention[] = [];
     const take = (plant: Plant, at: number[], d: number): void => {
       at.forEach((i) => taken.add(i));
-      mentions.push({ plant, at, nearby: this.isNearby(tokens, at), distance: d });
+      mentions.push({ plant, at, nearby: this.isNearby(tokens, at), owned: PlantNames.isOwned(tokens, at[0]!), distance: d });
     };
     const spoken = tokens.flatMap((token, start) =>
       (this.byFirstStem.get(token.stem) ?? [])

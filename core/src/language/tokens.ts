@@ -24,6 +24,7 @@ const CONTRACTIONS: [RegExp, string][] = [
   [/\b(they|we|you)'re\b/g, '$1 are'],
   [/\b(i|they|we|you)'ve\b/g, '$1 have'],
   [/\bi'm\b/g, 'i am'],
+  [/([\p{L}]+)-like\b/gu, 'like $1'], // "hosta-like leaves" are no hosta's
 ];
 
 /** Words that turn the sentence: what was denied or said before them does not reach past. */
