@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { asColumns, asRows } from './columns.ts';
-import type { CauseRate } from './edition.ts';
+import type { Cause, CauseRate } from './edition.ts';
+import { packHosts, unpackHosts } from './hostLines.ts';
 import { packRates, unpackRates } from './rateLines.ts';
 import { packBags, unpackBags } from './wordBags.ts';
 
@@ -33,6 +34,21 @@ describe('an edition by column', () => {
     expect(packRates(plain)).toBe('side* tipsA,leaf-drop noneU manyL');
     expect(packRates(noted)).toBe(noted);
     for (const rates of [plain, noted, []]) expect(unpackRates(packRates(rates) as string | CauseRate[])).toEqual(rates);
+  });
+  it('writes the hosts of a cause in one line, with those that are none', () => {
+    const hosts: Cause['hosts'] = {
+      include: [
+        { any: true, weight: 0.5 },
+        { plant: 'fig', weight: 1.8 },
+        { genus: 'Malus', weight: 0.4 },
+        { family: 'Rosaceae', weight: 1 },
+      ],
+      exclude: [{ group: 'houseplant' }, { plant: 'medlar' }],
+    };
+    expect(packHosts(hosts)).toBe('* 0.5,fig 1.8,G:Malus 0.4,F:Rosaceae 1!R:houseplant,medlar');
+    const noted: Cause['hosts'] = { include: [{ plant: 'fig', weight: 1, note: 'in pots' }], exclude: [] };
+    expect(packHosts(noted)).toBe(noted);
+    for (const some of [hosts, noted, { ...hosts, exclude: [] }, { include: [], exclude: [] }]) expect(unpackHosts(packHosts(some))).toEqual(some);
   });
   it('packs callers’ words by a list they share, and gives back any text', () => {
     const texts = ['brown brown leaf', 'leaf spot', '', 'not in order', null, 'a leaf leaf leaf', 'double  blank'];

@@ -1,4 +1,5 @@
 import type { Cause, CauseRate, Edition, Plant } from './edition.ts';
+import { packHosts, unpackHosts } from './hostLines.ts';
 import { packRates, unpackRates } from './rateLines.ts';
 import { packBags, unpackBags } from './wordBags.ts';
 
@@ -26,7 +27,15 @@ interface NestedColumns extends Columns {
 const NESTED = 'lookAlikes';
 
 /** Asked for with the columns, which browsers keep for ever: another number where they are laid out in another way. */
-export const COLUMNS_FORM = 5;
+export const COLUMNS_FORM = 6;
+
+/** Fields of a cause that pack better when they stand in this order, like beside like; the others follow. */
+const FIRST = ['heard', 'told', 'rates', 'hosts', 'id', 'name', 'also', 'latin', 'worth', 'replyLine', 'story', 'options'];
+
+const inOrder = (fields: Record<string, unknown[]>): Record<string, unknown[]> => ({
+  ...Object.fromEntries(FIRST.flatMap((field) => (fields[field] ? [[field, fields[field]]] : []))),
+  ...fields,
+});
 
 /** Fields of a cause that are only words and how often callers say them. */
 const BAGS = ['heard', 'told'] as const;
@@ -63,9 +72,10 @@ export function asColumns(edition: Edition): EditionColumns {
   fields.forEach((field, i) => (causes.fields[field] = bags.slice(i * causes.rows, (i + 1) * causes.rows)));
   const { [NESTED]: lists = [], ...others } = causes.fields;
   if (others.rates) others.rates = (others.rates as CauseRate[][]).map(packRates);
+  if (others.hosts) others.hosts = (others.hosts as Cause['hosts'][]).map(packHosts);
   return {
     ...edition,
-    causes: { ...causes, fields: others },
+    causes: { ...causes, fields: inOrder(others) },
     [NESTED]: toNested(lists as (object[] | null)[]),
     plants: toColumns(edition.plants),
     words,
@@ -79,9 +89,16 @@ export function asRows({ words, causes, plants, [NESTED]: nested, ...rest }: Edi
     return bags ? [[field, unpackBags({ words, bags })] as const] : [];
   });
   const rates = (causes.fields.rates as (string | CauseRate[])[] | undefined)?.map(unpackRates);
+  const hosts = (causes.fields.hosts as (string | Cause['hosts'])[] | undefined)?.map(unpackHosts);
   const whole = {
     rows: causes.rows,
-    fields: { ...causes.fields, ...(rates ? { rates } : {}), ...Object.fromEntries(unpacked), [NESTED]: fromNested(nested) },
+    fields: {
+      ...causes.fields,
+      ...(rates ? { rates } : {}),
+      ...(hosts ? { hosts } : {}),
+      ...Object.fromEntries(unpacked),
+      [NESTED]: fromNested(nested),
+    },
   };
   return { ...rest, causes: toRows(whole) as Cause[], plants: toRows(plants) as Plant[] };
 }
