@@ -40,7 +40,7 @@ export class Vocabulary {
 
   /** What causes are described with. */
   private prose(): Token[] {
-    const texts = this.edition.causes.flatMap(({ story, replyLine, heard }) => [story, replyLine, heard ?? '']);
+    const texts = this.edition.causes.flatMap(({ story, replyLine, heard, told }) => [story, replyLine, heard ?? '', told ?? '']);
     return texts.flatMap((text) => this.asWritten(text));
   }
 
