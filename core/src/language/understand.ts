@@ -1,60 +1,29 @@
-import type { Channel, Edition, Finding, Organ, Plant } from '../edition/edition.ts';
+import type { Channel, Edition, Finding, Plant } from '../edition/edition.ts';
 import { canShow } from '../diagnosis/hosts.ts';
-import { answerIn, asBeginning, beyondYesOrNo, channelOf, choiceTaken, deniedAsk, isAnswerWord, presupposes, settledBy } from './answers.ts';
+import { Answering } from './answering.ts';
 import { askingIn, tellsTrouble } from './asking.ts';
 import { Bindings } from './binding.ts';
 import { CareQuestions, type CarePhrase, type CareQuestion } from './careQuestions.ts';
 import { utterancesIn, type Utterance } from './dialogue.ts';
 import { aboutWhere, circumstantial, type Match } from './meaning.ts';
-import { measurementsIn, type Measurement } from './measures.ts';
+import { measurementsIn } from './measures.ts';
 import { scopesOf } from './negation.ts';
 import { Organs, type NamedWords } from './organs.ts';
 import { closest, PlantNames, withoutHostWords, type PlantMention } from './plants.ts';
 import { Scales } from './scales.ts';
 import { ShortForms } from './shortForms.ts';
-import { Taking, type Claim, type UnderstoodReading } from './taking.ts';
+import { Taking } from './taking.ts';
 import type { Token } from './tokens.ts';
+import { onScale, togetherOf, type Understanding } from './understanding.ts';
 import { Vocabulary } from './vocabulary.ts';
 
 export type { Utterance } from './dialogue.ts';
 export type { UnderstoodReading } from './taking.ts';
-
-export interface Understanding {
-  plants: PlantMention[];
-  host: Plant | null;
-  readings: UnderstoodReading[];
-  /** Causes the caller names themselves; kept as a claim, never as evidence. */
-  claims: Claim[];
-  care: CareQuestion[];
-  /** What may be a question of care where no trouble is told: topics spoken of, and what asks to do something unsaid. */
-  maybeCare: { mentioned: CareQuestion[]; unplaced: CareQuestion[]; trouble: boolean };
-  /** True where care is asked for and no word tells of trouble: then nothing is to be found out. */
-  onlyCare: boolean;
-  /** Lengths that were said; one the plant cannot have carries the question to put at once. */
-  measurements: Measurement[];
-  notUnderstood: string[];
-  /** The words that were affirmed, without names of plants and causes: weighed by their likeness to each cause, see likeness.ts. */
-  wording: string;
-}
-
-const NOTHING: Understanding = {
-  plants: [],
-  host: null,
-  readings: [],
-  claims: [],
-  care: [],
-  maybeCare: { mentioned: [], unplaced: [], trouble: false },
-  onlyCare: false,
-  measurements: [],
-  notUnderstood: [],
-  wording: '',
-};
+export type { Understanding } from './understanding.ts';
 
 /** "Is it dying?" is a worry, not something seen. */
 const WONDERS =
   /^(is|are|was) (it|this|that|they|these|the|my|our)\b|^(could|will|would|can|might) (it|this|that|they)\b|^(should|do|does|shall) (i|we)\b/;
-/** "Is it near a heater?" – "no" does not put it out of doors. */
-const ASKS_NEAR = /\b(?:near|beside|next to|close to|by (?:a|the|any))\b/i;
 /** Topics asked of what was seen: "green things like tomatoes on my potatoes, are they poisonous". */
 const ON_SEEING = new Set(['poison']);
 
@@ -65,17 +34,6 @@ function isWondered(tokens: readonly Token[], { value, at }: Match): boolean {
   const here = tokens[at[0]!]!;
   const opening = tokens.filter((token) => token.clause === here.clause).slice(0, 2);
   return value.kind === 'finding' && here.asking && WONDERS.test(opening.map((token) => token.word).join(' '));
-}
-
-/** Readings with those of numbers, which go first: "how long have you had it?" – "two months" is no word on how fast it came. */
-function onScale(
-  measured: readonly { finding: string; answer: string }[],
-  readings: readonly UnderstoodReading[],
-  from: string,
-  channel: Channel,
-): UnderstoodReading[] {
-  const others = readings.filter(({ finding }) => !measured.some((one) => one.finding === finding));
-  return [...measured.map((one) => ({ ...one, channel, from, choices: [] })), ...others];
 }
 
 /** What the plural of such a name stands for in a phrase: "guavas full of holes" is said of fruit. */
@@ -99,6 +57,7 @@ export class Understander {
   private readonly careQuestions: CareQuestions;
   private readonly plantNames: PlantNames;
   private readonly scales: Scales;
+  private readonly answering: Answering;
   /** The word each negator begins with: "hardly" of "hardly any". */
   private readonly negatorHeads: ReadonlySet<string>;
   private readonly findings: ReadonlyMap<string, Finding>;
@@ -114,6 +73,14 @@ export class Understander {
     this.scales = new Scales(edition, (token) => this.vocabulary.isSmall(token));
     this.negatorHeads = new Set(lexicon.negators.map((negator) => negator.split(' ')[0]!));
     this.findings = new Map(edition.findings.map((finding) => [finding.id, finding]));
+    const { findings, organs, vocabulary, scales } = this;
+    this.answering = new Answering({
+      reading: (text, channel, saidFrom) => this.read(text, channel, saidFrom),
+      findings,
+      organs,
+      vocabulary,
+      scales,
+    });
   }
 
   /** The host that a free name means, or null. */
@@ -174,109 +141,6 @@ export class Understander {
     };
   }
 
-  /** What a yes or no says to a question in anybody's words: the question read as a statement, or denied. */
-  private bySense(ask: string, affirmed: boolean): { finding: string; answer: string }[] {
-    return this.read(ask.replace(/[?]/g, ''), 'caller').readings.flatMap(({ finding: id, answer, choices }) => {
-      const finding = this.findings.get(id);
-      if (!finding || choices.length > 0) return [];
-      if (affirmed) return [{ finding: id, answer }];
-      return answer === finding.absent || answer.startsWith('not:') ? [] : [{ finding: id, answer: finding.absent ?? `not:${answer}` }];
-    });
-  }
-
-  /** What a yes or no means: settled by a finding of ours, or by the sense of anybody's question. */
-  private meantBy(ask: string, asked: Finding | null, affirmed: boolean): { finding: string; answer: string }[] {
-    if (asked) {
-      const settled = settledBy(asked, affirmed);
-      return settled === null ? [] : [{ finding: asked.id, answer: settled }];
-    }
-    const meant = this.bySense(ask, affirmed);
-    const said = affirmed || meant.length > 0 ? meant : this.read(deniedAsk(ask), 'caller').readings;
-    return affirmed || !ASKS_NEAR.test(ask) ? said : said.filter(({ answer }) => !answer.startsWith('not:'));
-  }
-
-  /** "What colour are the spots?" – "orange": the words of the question give those of the answer their sense. */
-  private inTheLightOf(ask: string, say: string, own: Understanding): Understanding {
-    const question = asBeginning(ask);
-    const together = this.read(`${question} ${say}`, 'caller', this.vocabulary.asWritten(question).length);
-    return together.readings.length === 0
-      ? own
-      : { ...own, readings: together.readings, notUnderstood: together.notUnderstood, wording: together.wording };
-  }
-
-  /** Without what the question itself affirms, which a no cannot mean: "does it perk up at night?" – "no, it stays flopped". */
-  private withoutAsked(ask: string, inLight: Understanding): Understanding {
-    const affirmed = this.bySense(ask, true);
-    const isAsked = (reading: UnderstoodReading) => affirmed.some(({ finding, answer }) => finding === reading.finding && answer === reading.answer);
-    return { ...inLight, readings: inLight.readings.filter((reading) => !isAsked(reading)) };
-  }
-
-  /** Whether what an answer says by itself can be meant: asked for the roots, "brown with black dots" is no leaf spot. */
-  private canBeMeant(ask: string, say: string): (reading: UnderstoodReading) => boolean {
-    const [asked, named] = [ask, say].map((text) => this.organs.namedIn(this.vocabulary.mended(text))) as [Set<Organ>, Set<Organ>];
-    return ({ finding: id }) => {
-      const { kind, organ } = this.findings.get(id) ?? {};
-      return asked.size === 0 || named.size > 0 || kind !== 'symptom' || organ === 'whole-plant' || organ === 'surroundings' || asked.has(organ!);
-    };
-  }
-
-  /** What an answer says with its question before it, and what it says by itself of other things. */
-  private besides(inLight: Understanding, own: Understanding, canBeMeant: (reading: UnderstoodReading) => boolean): Understanding {
-    const meant = own.readings.filter(canBeMeant);
-    const bySelf = new Set(meant.map(({ finding }) => finding));
-    return {
-      ...inLight,
-      readings: [...inLight.readings.filter(({ finding }) => !bySelf.has(finding)), ...meant],
-      wording: own.readings.length > 0 ? own.wording : inLight.wording,
-    };
-  }
-
-  /** What is there since the answer says where or what it is like: "webs?" – "fine, in the corners". */
-  private thereBySaying(ask: string, say: string, read: readonly UnderstoodReading[]): UnderstoodReading[] {
-    const seen = read.some(({ finding }) => this.findings.get(finding)?.kind !== 'pattern');
-    if (seen || !presupposes(ask, say)) return [];
-    return this.bySense(ask, true)
-      .filter(({ finding }) => this.findings.get(finding)?.kind !== 'pattern')
-      .map(({ finding, answer }): UnderstoodReading => ({ finding, answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] }));
-  }
-
-  /** Reads an answer in the light of its question: "is it sticky?" – "yes, and the floor under it". */
-  private readAnswer(ask: string, say: string): Understanding {
-    const kind = answerIn(say, ask);
-    if (kind === 'unknown') return NOTHING;
-    const said = this.read(say, 'caller');
-    const canBeMeant = this.canBeMeant(ask, say);
-    for (const whole of kind === 'other' ? choiceTaken(ask, say) : []) {
-      const { readings } = this.read(whole, channelOf(say));
-      if (readings.length > 0) return this.besides({ ...said, readings }, said, canBeMeant);
-    }
-    const rest = kind === 'other' ? say : beyondYesOrNo(say);
-    const inLight = kind === 'no' ? this.withoutAsked(ask, this.inTheLightOf(ask, rest, said)) : this.inTheLightOf(ask, rest, said);
-    const own = rest === '' || (rest === say && kind !== 'other') ? said : this.besides(inLight, said, canBeMeant);
-    if (kind === 'other') {
-      const there = this.thereBySaying(ask, say, own.readings);
-      if (there.length > 0) return { ...own, readings: [...there, ...own.readings] };
-      const measured = this.scales.answered(this.vocabulary.asWritten(ask), say);
-      return {
-        ...own,
-        readings: onScale(
-          measured,
-          own.readings.filter(({ finding }) => measured.length === 0 || !this.scales.isTimed(finding)),
-          say,
-          channelOf(say),
-        ),
-      };
-    }
-    const asked = this.edition.findings.find((finding) => finding.ask === ask || finding.id === ask) ?? null;
-    const fromQuestion = this.meantBy(ask, asked, kind === 'yes')
-      .filter(({ finding }) => !own.readings.some((reading) => reading.finding === finding))
-      .map(({ finding, answer }): UnderstoodReading => ({ finding, answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] }));
-    // "water?" – "every day" is no yes after all
-    if (fromQuestion.length === 0 && own.readings.length === 0) return this.inTheLightOf(ask, rest === '' ? say : rest, said);
-    const host = own.host ?? (asked ? null : this.read(ask, 'caller').host);
-    return { ...own, readings: [...fromQuestion, ...own.readings], host, notUnderstood: own.notUnderstood.filter((run) => !isAnswerWord(run)) };
-  }
-
   /** True where anything seen was read or a cause named. */
   private troubleRead({ readings, claims }: Understanding): boolean {
     return claims.length > 0 || readings.some(({ finding }) => !aboutWhere(this.findings.get(finding)!));
@@ -306,7 +170,7 @@ export class Understander {
   understand(words: readonly Utterance[], known: Plant | null = null): Understanding {
     const parts = words
       .flatMap((utterance) => this.takenApart(utterance))
-      .map((utterance) => (typeof utterance === 'string' ? this.read(utterance, 'caller') : this.readAnswer(utterance.ask, utterance.say)));
+      .map((utterance) => (typeof utterance === 'string' ? this.read(utterance, 'caller') : this.answering.read(utterance.ask, utterance.say)));
     const whole = togetherOf(parts);
     const troubled = this.troubleRead(whole);
     return {
@@ -316,25 +180,4 @@ export class Understander {
       measurements: words.flatMap((utterance) => measurementsIn(typeof utterance === 'string' ? utterance : utterance.say, whole.host ?? known)),
     };
   }
-}
-
-/** Several utterances as one; the first plant named closely is the host. */
-function togetherOf(parts: readonly Understanding[]): Understanding {
-  const all = <T>(of: (part: Understanding) => readonly T[]): T[] => parts.flatMap(of);
-  return {
-    plants: all((part) => part.plants),
-    host: (parts.find(({ host }) => host && !host.generic) ?? parts.find(({ host }) => host))?.host ?? null,
-    readings: all((part) => part.readings),
-    claims: all((part) => part.claims),
-    care: all((part) => part.care),
-    maybeCare: {
-      mentioned: all((part) => part.maybeCare.mentioned),
-      unplaced: all((part) => part.maybeCare.unplaced),
-      trouble: parts.some(({ maybeCare }) => maybeCare.trouble),
-    },
-    onlyCare: false,
-    measurements: all((part) => part.measurements),
-    notUnderstood: all((part) => part.notUnderstood),
-    wording: all((part) => (part.wording === '' ? [] : [part.wording])).join(' '),
-  };
 }

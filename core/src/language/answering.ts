@@ -1,0 +1,140 @@
+import type { Channel, Finding, Organ } from '../edition/edition.ts';
+import { answerIn, asBeginning, beyondYesOrNo, channelOf, choiceTaken, deniedAsk, isAnswerWord, presupposes, settledBy } from './answers.ts';
+import type { Organs } from './organs.ts';
+import type { Scales } from './scales.ts';
+import type { UnderstoodReading } from './taking.ts';
+import { NOTHING, onScale, type Understanding } from './understanding.ts';
+import type { Vocabulary } from './vocabulary.ts';
+
+/** "Is it near a heater?" – "no" does not put it out of doors. */
+const ASKS_NEAR = /\b(?:near|beside|next to|close to|by (?:a|the|any))\b/i;
+
+/** What answers are read with: reading a text by itself, and what is known of its words. */
+interface Means {
+  /** @param saidFrom readings must rest on a word at or after this index that was not there before it */
+  reading: (text: string, channel: Channel, saidFrom?: number) => Understanding;
+  findings: ReadonlyMap<string, Finding>;
+  organs: Organs;
+  vocabulary: Vocabulary;
+  scales: Scales;
+}
+
+/** Reads answers in the light of their questions. */
+export class Answering {
+  private readonly reading: Means['reading'];
+  private readonly findings: Means['findings'];
+  private readonly organs: Organs;
+  private readonly vocabulary: Vocabulary;
+  private readonly scales: Scales;
+
+  constructor({ reading, findings, organs, vocabulary, scales }: Means) {
+    this.reading = reading;
+    this.findings = findings;
+    this.organs = organs;
+    this.vocabulary = vocabulary;
+    this.scales = scales;
+  }
+
+  /** What a yes or no says to a question in anybody's words: the question read as a statement, or denied. */
+  private bySense(ask: string, affirmed: boolean): { finding: string; answer: string }[] {
+    return this.reading(ask.replace(/[?]/g, ''), 'caller').readings.flatMap(({ finding: id, answer, choices }) => {
+      const finding = this.findings.get(id);
+      if (!finding || choices.length > 0) return [];
+      if (affirmed) return [{ finding: id, answer }];
+      return answer === finding.absent || answer.startsWith('not:') ? [] : [{ finding: id, answer: finding.absent ?? `not:${answer}` }];
+    });
+  }
+
+  /** What a yes or no means: settled by a finding of ours, or by the sense of anybody's question. */
+  private meantBy(ask: string, asked: Finding | null, affirmed: boolean): { finding: string; answer: string }[] {
+    if (asked) {
+      const settled = settledBy(asked, affirmed);
+      return settled === null ? [] : [{ finding: asked.id, answer: settled }];
+    }
+    const meant = this.bySense(ask, affirmed);
+    const said = affirmed || meant.length > 0 ? meant : this.reading(deniedAsk(ask), 'caller').readings;
+    return affirmed || !ASKS_NEAR.test(ask) ? said : said.filter(({ answer }) => !answer.startsWith('not:'));
+  }
+
+  /** "What colour are the spots?" – "orange": the words of the question give those of the answer their sense. */
+  private inTheLightOf(ask: string, say: string, own: Understanding): Understanding {
+    const question = asBeginning(ask);
+    const together = this.reading(`${question} ${say}`, 'caller', this.vocabulary.asWritten(question).length);
+    return together.readings.length === 0
+      ? own
+      : { ...own, readings: together.readings, notUnderstood: together.notUnderstood, wording: together.wording };
+  }
+
+  /** Without what the question itself affirms, which a no cannot mean: "does it perk up at night?" – "no, it stays flopped". */
+  private withoutAsked(ask: string, inLight: Understanding): Understanding {
+    const affirmed = this.bySense(ask, true);
+    const isAsked = (reading: UnderstoodReading) => affirmed.some(({ finding, answer }) => finding === reading.finding && answer === reading.answer);
+    return { ...inLight, readings: inLight.readings.filter((reading) => !isAsked(reading)) };
+  }
+
+  /** Whether what an answer says by itself can be meant: asked for the roots, "brown with black dots" is no leaf spot. */
+  private canBeMeant(ask: string, say: string): (reading: UnderstoodReading) => boolean {
+    const [asked, named] = [ask, say].map((text) => this.organs.namedIn(this.vocabulary.mended(text))) as [Set<Organ>, Set<Organ>];
+    return ({ finding: id }) => {
+      const { kind, organ } = this.findings.get(id) ?? {};
+      return asked.size === 0 || named.size > 0 || kind !== 'symptom' || organ === 'whole-plant' || organ === 'surroundings' || asked.has(organ!);
+    };
+  }
+
+  /** What an answer says with its question before it, and what it says by itself of other things. */
+  private besides(inLight: Understanding, own: Understanding, canBeMeant: (reading: UnderstoodReading) => boolean): Understanding {
+    const meant = own.readings.filter(canBeMeant);
+    const bySelf = new Set(meant.map(({ finding }) => finding));
+    return {
+      ...inLight,
+      readings: [...inLight.readings.filter(({ finding }) => !bySelf.has(finding)), ...meant],
+      wording: own.readings.length > 0 ? own.wording : inLight.wording,
+    };
+  }
+
+  /** What is there since the answer says where or what it is like: "webs?" – "fine, in the corners". */
+  private thereBySaying(ask: string, say: string, read: readonly UnderstoodReading[]): UnderstoodReading[] {
+    const seen = read.some(({ finding }) => this.findings.get(finding)?.kind !== 'pattern');
+    if (seen || !presupposes(ask, say)) return [];
+    return this.bySense(ask, true)
+      .filter(({ finding }) => this.findings.get(finding)?.kind !== 'pattern')
+      .map(({ finding, answer }): UnderstoodReading => ({ finding, answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] }));
+  }
+
+  /** Reads an answer in the light of its question: "is it sticky?" – "yes, and the floor under it". */
+  read(ask: string, say: string): Understanding {
+    const kind = answerIn(say, ask);
+    if (kind === 'unknown') return NOTHING;
+    const said = this.reading(say, 'caller');
+    const canBeMeant = this.canBeMeant(ask, say);
+    for (const whole of kind === 'other' ? choiceTaken(ask, say) : []) {
+      const { readings } = this.reading(whole, channelOf(say));
+      if (readings.length > 0) return this.besides({ ...said, readings }, said, canBeMeant);
+    }
+    const rest = kind === 'other' ? say : beyondYesOrNo(say);
+    const inLight = kind === 'no' ? this.withoutAsked(ask, this.inTheLightOf(ask, rest, said)) : this.inTheLightOf(ask, rest, said);
+    const own = rest === '' || (rest === say && kind !== 'other') ? said : this.besides(inLight, said, canBeMeant);
+    if (kind === 'other') {
+      const there = this.thereBySaying(ask, say, own.readings);
+      if (there.length > 0) return { ...own, readings: [...there, ...own.readings] };
+      const measured = this.scales.answered(this.vocabulary.asWritten(ask), say);
+      return {
+        ...own,
+        readings: onScale(
+          measured,
+          own.readings.filter(({ finding }) => measured.length === 0 || !this.scales.isTimed(finding)),
+          say,
+          channelOf(say),
+        ),
+      };
+    }
+    const asked = [...this.findings.values()].find((finding) => finding.ask === ask || finding.id === ask) ?? null;
+    const fromQuestion = this.meantBy(ask, asked, kind === 'yes')
+      .filter(({ finding }) => !own.readings.some((reading) => reading.finding === finding))
+      .map(({ finding, answer }): UnderstoodReading => ({ finding, answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] }));
+    // "water?" – "every day" is no yes after all
+    if (fromQuestion.length === 0 && own.readings.length === 0) return this.inTheLightOf(ask, rest === '' ? say : rest, said);
+    const host = own.host ?? (asked ? null : this.reading(ask, 'caller').host);
+    return { ...own, readings: [...fromQuestion, ...own.readings], host, notUnderstood: own.notUnderstood.filter((run) => !isAnswerWord(run)) };
+  }
+}
