@@ -4,7 +4,9 @@ import { describe, expect, it } from '@jest/globals';
 import { fleschKincaid } from 'flesch-kincaid';
 import { syllable } from 'syllable';
 import { RATE_VALUES, type Cause } from '@sounding/core/edition/edition.ts';
+import { editionIn } from '@sounding/core/edition/editionIn.ts';
 import { Understander } from '@sounding/core/language/understand.ts';
+import { Vocabulary } from '@sounding/core/language/vocabulary.ts';
 import { compile } from './compile.ts';
 import { readFolder } from './read.ts';
 import { heardRow } from './schema.ts';
@@ -98,5 +100,58 @@ describe('how callers put it', () => {
     const all = edition.causes.map(read);
     const against = all.flatMap((one) => one.against);
     expect(against.length / all.reduce((sum, one) => sum + one.all, 0)).toBeLessThan(0.05);
+  });
+});
+
+describe('what advisors write for short', () => {
+  const { shortForms = {} } = edition.lexicon;
+  it('is no word of its own, nor a plant, that would be written out by mistake', () => {
+    const vocabulary = new Vocabulary({ ...edition, causes: edition.causes.map((cause) => ({ ...cause, told: '' })) });
+    const plants = new Set(edition.plants.flatMap(({ name, also }) => [name, ...also]).map((name) => name.toLowerCase()));
+    // beginnings of words, as phrases ask for them
+    const isWord = (form: string) =>
+      /^[a-z]+$/.test(form) && !['conif', 'leavs'].includes(form) && vocabulary.isKnown(vocabulary.asWritten(form)[0]!);
+    expect(Object.keys(shortForms).filter((form) => isWord(form) || (plants.has(form) && form !== 'rhodo'))).toEqual([]);
+  });
+  it('is written in small letters, and stands for words that are read', () => {
+    const understander = new Understander(edition);
+    expect(Object.keys(shortForms).filter((form) => form !== form.toLowerCase())).toEqual([]);
+    const read = (text: string) => understander.understand([text]).readings.map(({ finding, answer }) => `${finding}=${answer}`);
+    for (const [short, long] of [
+      ['brn spts on lvs', 'brown spots on leaves'],
+      ['lvs yel btwn veins', 'leaves yellow between veins'],
+      ['wht powder, no webs', 'white powder, no webs'],
+      ['frt cracked', 'fruit cracked'],
+    ] as const) {
+      expect(read(short)).toEqual(read(long));
+      expect(read(long)).not.toEqual([]);
+    }
+  });
+});
+
+describe('both halves of the world', () => {
+  /** Everything of a cause that is read out or sent. */
+  const textsOf = ({ story, worth, replyLine, leaveWhen, cautions, options, lookAlikes }: Cause): string[] => [
+    story,
+    worth,
+    replyLine,
+    leaveWhen,
+    ...cautions,
+    ...options.flatMap(({ title, how }) => [title, how]),
+    ...lookAlikes.map(({ say }) => say),
+  ];
+  it('no text calls the sunny side south, or the shady one north', () => {
+    const sided = edition.causes.flatMap((cause) =>
+      textsOf(cause)
+        .filter((text) => /\b(?:south|north)(?:-?(?:west|east))?(?:ern)?[ -](?:side|facing|wall|window|slope)/i.test(text))
+        .map((text) => `${cause.id}: ${text}`),
+    );
+    expect(sided).toEqual([]);
+  });
+  it('months are named in many texts, and come back when they are turned twice', () => {
+    const south = editionIn(edition, 'S');
+    const changed = edition.causes.filter((cause, i) => textsOf(cause).join() !== textsOf(south.causes[i]!).join());
+    expect(changed.length).toBeGreaterThan(50);
+    expect(editionIn(south, 'N').causes).toEqual(edition.causes);
   });
 });
