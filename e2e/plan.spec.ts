@@ -136,6 +136,9 @@ test('a desk in the south reads the months of the south', async ({ page }) => {
   await expect(page.getByText(/where the desk is, Corvin/)).toBeVisible();
   await page.goto('/library/cause/box-leafminer');
   await expect(page.getByText(/One good clip in October takes most of them/)).toBeVisible();
+  await newCall(page, 'Far South');
+  await say(page, 'when do I prune my wisteria?');
+  await expect(page.getByText(/five or six leaves in January or February/)).toBeVisible();
   await page.goto('/office');
   await page.getByLabel('Hemisphere').selectOption('northern');
   await page.getByRole('button', { name: 'Save the place' }).click();

@@ -66,7 +66,7 @@ export function useStanding(edition: Edition | undefined, input: ConsultInput | 
 /** Understands a finished line, for taking it down: never an answer that was meant for half of it. */
 export async function hear(edition: Edition, said: string, asked: string | null, hostId: string | null): Promise<Heard> {
   const engine = await engineFor(edition);
-  return engine.understand(edition.version, said ? [asked ? { ask: asked, say: said } : said] : [], hostId);
+  return engine.understand(edition.version, said ? [asked ? { ask: asked, say: said } : said] : [], hostId, edition.readIn ?? 'N');
 }
 
 /** Understands a line while it is typed. */

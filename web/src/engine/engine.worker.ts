@@ -3,6 +3,7 @@ import { Consultant, type ConsultInput, type Standing } from '@sounding/core/con
 import { careAnswers, careDates, type CareAnswer } from '@sounding/core/consult/careAnswers.ts';
 import type { WeatherSeries } from '@sounding/core/season/weather.ts';
 import type { DegreeDaySpan, Edition, Hemisphere } from '@sounding/core/edition/edition.ts';
+import { editionIn } from '@sounding/core/edition/editionIn.ts';
 import { plantYear, seasonReport, type SeasonInput, type SeasonReport } from '@sounding/core/season/report.ts';
 import { outlooks, type Outlooks } from '@sounding/core/season/indices/outlook.ts';
 import { degreeDayTracks, type Track } from '@sounding/core/season/tracks.ts';
@@ -37,20 +38,21 @@ const engine = {
   },
   consult: (version: string, input: Omit<ConsultInput, 'weather'>, weatherKey: string | null): Standing =>
     of(version).consultant.consult({ ...input, weather: weatherKey === null ? null : (weather.get(weatherKey) ?? null) }),
-  understand(version: string, words: Utterance[], hostId: string | null): Heard {
+  understand(version: string, words: Utterance[], hostId: string | null, hemisphere: Hemisphere): Heard {
     const { understander, consultant } = of(version);
     const understanding = understander.understand(words);
-    const plant = consultant.edition.plants.find((p) => p.id === hostId) ?? understanding.host;
-    return { ...understanding, careAnswers: careAnswers(consultant.edition, plant, understanding.care) };
+    const edition = editionIn(consultant.edition, hemisphere);
+    const plant = edition.plants.find(({ id }) => id === (hostId ?? understanding.host?.id)) ?? null;
+    return { ...understanding, careAnswers: careAnswers(edition, plant, understanding.care) };
   },
   careDates(version: string, hostId: string, topics: string[], context: Omit<SeasonContext, 'weather'>, weatherKey: string | null) {
-    const { edition } = of(version).consultant;
+    const edition = editionIn(of(version).consultant.edition, context.hemisphere);
     const plant = edition.plants.find(({ id }) => id === hostId);
     return plant ? careDates(edition, plant, topics, { ...context, weather: weatherKey === null ? null : (weather.get(weatherKey) ?? null) }) : [];
   },
   /** What this week and the next ask for at one station. */
   season: (version: string, input: Omit<SeasonInput, 'series' | 'plants'> & { hosts: string[] }, weatherKey: string): SeasonReport => {
-    const { edition } = of(version).consultant;
+    const edition = editionIn(of(version).consultant.edition, input.hemisphere);
     const series = weather.get(weatherKey);
     if (!series) throw new Error(`weather ${weatherKey} is not here`);
     return seasonReport(edition, { ...input, series, plants: edition.plants.filter(({ id }) => input.hosts.includes(id)) });
@@ -61,7 +63,7 @@ const engine = {
     return series ? outlooks(series, today, hemisphere, latDegrees) : null;
   },
   plantYear(version: string, hostId: string, context: Omit<SeasonContext, 'weather'>, weatherKey: string | null) {
-    const { edition } = of(version).consultant;
+    const edition = editionIn(of(version).consultant.edition, context.hemisphere);
     const plant = edition.plants.find(({ id }) => id === hostId);
     return plant ? plantYear(edition, plant, { ...context, weather: weatherKey === null ? null : (weather.get(weatherKey) ?? null) }) : [];
   },
