@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { Finding } from '../edition/edition.ts';
 import {
   answerIn,
-  answersQuestion,
+  saysYesOrNo,
   asBeginning,
   beyondYesOrNo,
   channelOf,
@@ -85,8 +85,8 @@ describe('an answer', () => {
     ['did it flower?', 'it did not', 'no'],
   ])('to "%s", "%s" is %s', (ask, say, kind) => expect(answerIn(say, ask)).toBe(kind));
   it('answers the question before it only with yes or no', () => {
-    expect(answersQuestion('yes')).toBe(true);
-    expect(answersQuestion('brown all over')).toBe(false);
+    expect(saysYesOrNo('yes')).toBe(true);
+    expect(saysYesOrNo('brown all over')).toBe(false);
   });
   it('may be doubted', () => {
     expect(channelOf('yes, I think')).toBe('caller-unsure');

@@ -57,8 +57,8 @@ const DOUBT = /\b(a bit|maybe|i think|perhaps|sort of|probably)\b/i;
 /** What a question begins with before the thing it asks for: "are there any insects" – "no" says "no insects". */
 const ASKS_WHETHER = /^.*?\b(any|some)\s+/i;
 
-/** True for talk that answers the question before it rather than telling something new. */
-export const answersQuestion = (say: string): boolean => SAYS_YES.test(say) || SAYS_NO.test(say);
+/** True for talk that begins or ends with a yes or no of its own. */
+export const saysYesOrNo = (say: string): boolean => SAYS_YES.test(say) || SAYS_NO.test(say);
 
 /**
  * Yes, no, not known, or something else that has to be read.

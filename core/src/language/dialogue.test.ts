@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { utterancesIn } from './dialogue.ts';
+import { answersQuestion, utterancesIn } from './dialogue.ts';
 
 const isLabel = (label: string) => label !== 'rose';
 const taken = (text: string) => utterancesIn(text, isLabel);
@@ -49,4 +49,14 @@ describe('talk taken apart into questions and answers', () => {
     expect(taken('It grew 2.5 cm, spots: brown')).toEqual(['It grew 2.5 cm,', { ask: 'spots', say: 'brown' }]);
     expect(taken('')).toEqual(['']);
   });
+});
+
+describe('the question that was put', () => {
+  it.each([
+    ['yes', true],
+    ['no, not that I can see. ants? yes', true],
+    ['webs? none', false],
+    ['brown spots; dropping: yes', false],
+    ['brown all over', false],
+  ])('is answered by "%s": %s', (say, answers) => expect(answersQuestion(say)).toBe(answers));
 });

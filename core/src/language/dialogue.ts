@@ -1,4 +1,4 @@
-import { answerIn } from './answers.ts';
+import { answerIn, saysYesOrNo } from './answers.ts';
 
 /** What a caller said, or what they answered to a question that was put to them. */
 export type Utterance = string | { ask: string; say: string };
@@ -72,4 +72,10 @@ export function utterancesIn(text: string, isLabel: (label: string) => boolean):
     } else notesIn(sentence, isLabel).forEach(add);
   }
   return parts.some((part) => typeof part !== 'string') ? parts : [text];
+}
+
+/** True for talk that answers the question before it: it says yes or no before any question or label of its own. */
+export function answersQuestion(say: string): boolean {
+  const [first] = utterancesIn(say, () => true);
+  return typeof first === 'string' && saysYesOrNo(first);
 }

@@ -196,3 +196,13 @@ describe('care', () => {
     expect(read('can I straighten my bean').care).toEqual([{ topic: 'card', from: 'can i straighten my bean', guessed: true }]));
   it('is not all of it where trouble is told that nobody reads', () => expect(read('when to prune my bean, it is dying').onlyCare).toBe(false));
 });
+
+describe('notes written with their answers', () => {
+  it('are read, and what nobody can place of them stays in sight', () => {
+    expect(pairs('powder? no. holes: yes')).toEqual(['coating=none', 'holes=some']);
+    expect(read('zorble: yes; powder: no').notUnderstood).toEqual(['zorble']);
+    expect(read('zorble? don’t know').notUnderstood).toEqual([]);
+  });
+  it('do not answer the question before them', () =>
+    expect(pairs({ ask: 'are there holes?', say: 'no. powder? yes' })).toEqual(['holes=none', 'coating=white']));
+});

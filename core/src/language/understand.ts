@@ -1,6 +1,7 @@
 import type { Channel, Edition, Finding, Plant } from '../edition/edition.ts';
 import { canShow } from '../diagnosis/hosts.ts';
 import { Answering } from './answering.ts';
+import { answerIn } from './answers.ts';
 import { askingIn, tellsTrouble } from './asking.ts';
 import { Bindings } from './binding.ts';
 import { CareQuestions, type CarePhrase, type CareQuestion } from './careQuestions.ts';
@@ -154,6 +155,14 @@ export class Understander {
     return guess.map((question) => ({ ...question, guessed: true }));
   }
 
+  /** @param noted true for a question or label that was written with its answer: what nobody could place of it stays in sight */
+  private readPart(part: Utterance, noted: boolean): Understanding {
+    if (typeof part === 'string') return this.read(part, 'caller');
+    const read = this.answering.read(part.ask, part.say);
+    const isPlaced = read.readings.length > 0 || read.claims.length > 0 || read.care.length > 0 || answerIn(part.say, part.ask) === 'unknown';
+    return isPlaced || !noted ? read : { ...read, notUnderstood: [...new Set([part.ask.replace(/\s*\?$/, ''), ...read.notUnderstood])] };
+  }
+
   /** Questions and answers within what was said; the first words behind a question that was put still answer it. */
   private takenApart(utterance: Utterance): Utterance[] {
     const said = this.shortForms.writtenOut(typeof utterance === 'string' ? utterance : utterance.say);
@@ -168,9 +177,9 @@ export class Understander {
    * @param known the host when it is known from elsewhere and the words do not name it
    */
   understand(words: readonly Utterance[], known: Plant | null = null): Understanding {
-    const parts = words
-      .flatMap((utterance) => this.takenApart(utterance))
-      .map((utterance) => (typeof utterance === 'string' ? this.read(utterance, 'caller') : this.answering.read(utterance.ask, utterance.say)));
+    const parts = words.flatMap((utterance) =>
+      this.takenApart(utterance).map((part, i) => this.readPart(part, i > 0 || typeof utterance === 'string')),
+    );
     const whole = togetherOf(parts);
     const troubled = this.troubleRead(whole);
     return {

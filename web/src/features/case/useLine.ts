@@ -1,7 +1,7 @@
 import { useMemo, useRef, useState } from 'react';
 import type { QuestionView } from '@sounding/contract/api.ts';
 import type { Edition, Finding, Plant } from '@sounding/core/edition/edition.ts';
-import { answersQuestion } from '@sounding/core/language/answers.ts';
+import { answersQuestion } from '@sounding/core/language/dialogue.ts';
 import { hear, useHeard } from '../../engine/engine.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 import { inSenses, type Senses } from './senses.ts';
