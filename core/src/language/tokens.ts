@@ -50,9 +50,12 @@ export function stemOf(word: string, irregular: Record<string, string>): string 
   return found;
 }
 
+/** "Don’t know" as it is pasted from elsewhere, with the apostrophe that answers are read by. */
+export const withStraightQuotes = (text: string): string => text.replace(/[’‘`´]/g, "'");
+
 /** Splits running talk into words with their clause. Hyphens separate; digits stay whole. */
 export function tokenise(text: string, irregular: Record<string, string>): Token[] {
-  let folded = text.toLowerCase().replace(/[’‘`´]/g, "'");
+  let folded = withStraightQuotes(text.toLowerCase());
   for (const [pattern, replacement] of CONTRACTIONS) folded = folded.replace(pattern, replacement);
   const tokens: Token[] = [];
   let clause = 0;

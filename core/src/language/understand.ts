@@ -14,7 +14,7 @@ import { closest, PlantNames, withoutHostWords, type PlantMention } from './plan
 import { Scales } from './scales.ts';
 import { ShortForms } from './shortForms.ts';
 import { Taking } from './taking.ts';
-import type { Token } from './tokens.ts';
+import { withStraightQuotes, type Token } from './tokens.ts';
 import { onScale, togetherOf, type Understanding } from './understanding.ts';
 import { Vocabulary } from './vocabulary.ts';
 
@@ -165,11 +165,13 @@ export class Understander {
 
   /** Questions and answers within what was said; the first words behind a question that was put still answer it. */
   private takenApart(utterance: Utterance): Utterance[] {
-    const said = this.shortForms.writtenOut(typeof utterance === 'string' ? utterance : utterance.say);
+    const said = this.shortForms.writtenOut(withStraightQuotes(typeof utterance === 'string' ? utterance : utterance.say));
     const [first, ...rest] = utterancesIn(said, (label) => this.plantNames.find(this.vocabulary.asWritten(label)).length === 0);
     if (first === undefined) return [utterance];
     if (typeof utterance === 'string') return [first, ...rest];
-    return typeof first === 'string' ? [{ ask: this.shortForms.writtenOut(utterance.ask), say: first }, ...rest] : [first, ...rest];
+    return typeof first === 'string'
+      ? [{ ask: this.shortForms.writtenOut(withStraightQuotes(utterance.ask)), say: first }, ...rest]
+      : [first, ...rest];
   }
 
   /**

@@ -112,7 +112,8 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
   const done = onlyCare || enough.enough;
   const doneWords = onlyCare
     ? `A question of care: read the answer out${askPlant ? ', or name the plant for its own' : ''}.`
-    : enough.enough && `${ENOUGH_WORDS[enough.because]} ${standing.candidates[0]?.name}, ${percent(standing.candidates[0]?.probability ?? 0)}\u00a0%.`;
+    : enough.enough &&
+      `${ENOUGH_WORDS[enough.because]} ${standing.candidates[0]?.name}, ${percent(standing.candidates[0]?.probability ?? 0)}\u00a0%.`;
   const at = standing.questions.findIndex((q) => q.finding === finding?.id);
   const question = standing.questions[at];
   const reason = standing.reasons[at];
