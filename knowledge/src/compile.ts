@@ -16,6 +16,7 @@ import type {
   Window,
 } from '@sounding/core/edition/edition.ts';
 import { RATE_VALUES } from '@sounding/core/edition/edition.ts';
+import { inOrder } from '@sounding/core/edition/phraseLines.ts';
 import { readFolder, readRows, type Complaint, type Place, type Placed } from './read.ts';
 import { careOf, overForm, windowsUsed, type WholeCause } from './forms.ts';
 import {
@@ -78,7 +79,7 @@ function toFinding(row: FindingRow): Finding {
     answers: entries.map(([id, a]) => ({
       id,
       say: a.say,
-      words: a.words,
+      words: a.words.map(inOrder),
       background: (a.share ?? each) / total,
       ...(a['up-to'] ? { upTo: a['up-to'] } : {}),
     })),

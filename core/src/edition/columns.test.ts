@@ -4,7 +4,9 @@ import { asColumns, asRows } from './columns.ts';
 import type { Cause, CauseRate } from './edition.ts';
 import { packHosts, unpackHosts } from './hostLines.ts';
 import { packRates, unpackRates } from './rateLines.ts';
-import { packBags, unpackBags } from './wordBags.ts';
+import { inOrder as inWordOrder, packPhrases, phraseWords, unpackPhrases } from './phraseLines.ts';
+import { bagWords, packBag, unpackBag } from './wordBags.ts';
+import { WordCode, wordList } from './wordList.ts';
 
 describe('an edition by column', () => {
   it('comes back as it was, whichever fields a row has', () => {
@@ -52,12 +54,12 @@ describe('an edition by column', () => {
   });
   it('packs callers’ words by a list they share, and gives back any text', () => {
     const texts = ['brown brown leaf', 'leaf spot', '', 'not in order', null, 'a leaf leaf leaf', 'double  blank'];
-    const packed = packBags(texts);
-    expect(packed).toEqual({
-      words: 'leaf brown a spot',
-      bags: ['AA2', 'AC', '', '=not in order', null, 'A3B', '=double  blank'],
-    });
-    expect(unpackBags(packed)).toEqual(texts);
+    const list = wordList(texts.flatMap(bagWords));
+    const code = new WordCode(list);
+    const bags = texts.map((text) => packBag(text, code));
+    expect(list).toEqual(['leaf', 'brown', 'a', 'spot']);
+    expect(bags).toEqual(['AA2', 'AC', '', '=not in order', null, 'A3B', '=double  blank']);
+    expect(bags.map((bag) => unpackBag(bag, code))).toEqual(texts);
     const causes = smallEdition.causes.map((cause, i) => ({ ...cause, heard: texts[i]! }));
     expect(asRows(asColumns({ ...smallEdition, causes })).causes.map(({ heard }) => heard)).toEqual(texts.slice(0, causes.length));
   });
@@ -68,7 +70,23 @@ describe('an edition by column', () => {
       ...[0, 31, 32, 33, 1023, 1055, 1056, 1057, 2199].map((i) => list[i]!),
       [...Array.from({ length: 120 }, () => list[7]), list[1500]].join(' '),
     ];
-    expect(unpackBags(packBags(texts))).toEqual(texts);
+    const code = new WordCode(wordList(texts.flatMap(bagWords)));
+    expect(texts.map((text) => unpackBag(packBag(text, code), code))).toEqual(texts);
+  });
+  it('says which word is missing from its list', () => {
+    expect(() => packBag('leaf', new WordCode(['spot']))).toThrow('"leaf" is not in the word list');
+  });
+  it('writes phrases by the same list, and leaves those whose words are in no order', () => {
+    const phrases = ['=leaf|leaves curl*|roll* -frost|{no}', '~white dust', "can't see"];
+    const code = new WordCode(wordList(phraseWords(phrases)));
+    const packed = packPhrases(phrases, code);
+    expect(typeof packed).toBe('string');
+    expect(unpackPhrases(packed as string, code)).toEqual(phrases);
+    const unordered = ['leaves|leaf curl*'];
+    expect(packPhrases(unordered, code)).toBe(unordered);
+    expect(phraseWords(unordered)).toEqual([]);
+    expect(unordered.map(inWordOrder)).toEqual(['leaf|leaves curl*']);
+    expect(unpackPhrases(unordered, code)).toEqual(unordered);
   });
   it('may have no causes', () => {
     expect(asRows(asColumns({ ...smallEdition, causes: [] })).causes).toEqual([]);

@@ -1,7 +1,9 @@
-import type { Cause, CauseRate, Edition, Plant } from './edition.ts';
+import type { Answer, Cause, CauseRate, Edition, Finding, Plant } from './edition.ts';
 import { packHosts, unpackHosts } from './hostLines.ts';
+import { packPhrases, phraseWords, unpackPhrases } from './phraseLines.ts';
 import { packRates, unpackRates } from './rateLines.ts';
-import { packBags, unpackBags } from './wordBags.ts';
+import { bagWords, packBag, unpackBag } from './wordBags.ts';
+import { WordCode, wordList } from './wordList.ts';
 
 /** Rows of one kind laid out by field; null where a row has no such field. */
 export interface Columns {
@@ -9,12 +11,15 @@ export interface Columns {
   fields: Record<string, unknown[]>;
 }
 
-/** An edition as it travels: like beside like packs 6 % smaller than row after row, and callers' words by a list of their own. */
-export type EditionColumns = Omit<Edition, 'causes' | 'plants'> & {
+type PackedFinding = Omit<Finding, 'answers'> & { answers: (Omit<Answer, 'words'> & { words: string | readonly string[] })[] };
+
+/** An edition as it travels: like beside like packs 6 % smaller than row after row; callers' words and the phrases of findings are places in a list of words. */
+export type EditionColumns = Omit<Edition, 'causes' | 'plants' | 'findings'> & {
   causes: Columns;
   plants: Columns;
+  findings: PackedFinding[];
   lookAlikes: NestedColumns;
-  /** The list callers' words are packed by. */
+  /** The list callers' words and phrases are packed by. */
   words: string;
 };
 
@@ -27,7 +32,7 @@ interface NestedColumns extends Columns {
 const NESTED = 'lookAlikes';
 
 /** Asked for with the columns, which browsers keep for ever: another number where they are laid out in another way. */
-export const COLUMNS_FORM = 6;
+export const COLUMNS_FORM = 7;
 
 /** Fields of a cause that pack better when they stand in this order, like beside like; the others follow. */
 const FIRST = ['heard', 'told', 'rates', 'hosts', 'id', 'name', 'also', 'latin', 'worth', 'replyLine', 'story', 'options'];
@@ -65,40 +70,40 @@ function fromNested(nested: NestedColumns): (object[] | null)[] {
   return nested.counts.map((count) => (count === null ? null : rows.slice(from, (from += count))));
 }
 
+const withPhrases = <From, To>(findings: readonly { answers: readonly { words: From }[] }[], of: (words: From) => To) =>
+  findings.map((finding) => ({ ...finding, answers: finding.answers.map((answer) => ({ ...answer, words: of(answer.words) })) }));
+
 export function asColumns(edition: Edition): EditionColumns {
   const causes = toColumns(edition.causes);
-  const fields = BAGS.filter((field) => causes.fields[field]);
-  const { words, bags } = packBags(fields.flatMap((field) => causes.fields[field] as (string | null)[]));
-  fields.forEach((field, i) => (causes.fields[field] = bags.slice(i * causes.rows, (i + 1) * causes.rows)));
   const { [NESTED]: lists = [], ...others } = causes.fields;
+  const bags = BAGS.flatMap((field) => (others[field] ?? []) as (string | null)[]);
+  const phrases = edition.findings.flatMap(({ answers }) => answers.map(({ words }) => words));
+  const list = wordList([...bags.flatMap(bagWords), ...phrases.flatMap(phraseWords)]);
+  const code = new WordCode(list);
+  for (const field of BAGS) if (others[field]) others[field] = (others[field] as (string | null)[]).map((text) => packBag(text, code));
   if (others.rates) others.rates = (others.rates as CauseRate[][]).map(packRates);
   if (others.hosts) others.hosts = (others.hosts as Cause['hosts'][]).map(packHosts);
   return {
     ...edition,
     causes: { ...causes, fields: inOrder(others) },
+    findings: withPhrases(edition.findings, (words) => packPhrases(words, code)) as PackedFinding[],
     [NESTED]: toNested(lists as (object[] | null)[]),
     plants: toColumns(edition.plants),
-    words,
+    words: list.join(' '),
   };
 }
 
 /** The edition again. A field that was null comes back missing. */
-export function asRows({ words, causes, plants, [NESTED]: nested, ...rest }: EditionColumns): Edition {
-  const unpacked = BAGS.flatMap((field) => {
-    const bags = causes.fields[field] as (string | null)[] | undefined;
-    return bags ? [[field, unpackBags({ words, bags })] as const] : [];
-  });
-  const rates = (causes.fields.rates as (string | CauseRate[])[] | undefined)?.map(unpackRates);
-  const hosts = (causes.fields.hosts as (string | Cause['hosts'])[] | undefined)?.map(unpackHosts);
-  const whole = {
-    rows: causes.rows,
-    fields: {
-      ...causes.fields,
-      ...(rates ? { rates } : {}),
-      ...(hosts ? { hosts } : {}),
-      ...Object.fromEntries(unpacked),
-      [NESTED]: fromNested(nested),
-    },
+export function asRows({ words, causes, plants, findings, [NESTED]: nested, ...rest }: EditionColumns): Edition {
+  const code = new WordCode(words.split(' '));
+  const fields: Record<string, unknown[]> = { ...causes.fields, [NESTED]: fromNested(nested) };
+  for (const field of BAGS) if (fields[field]) fields[field] = (fields[field] as (string | null)[]).map((bag) => unpackBag(bag, code));
+  if (fields.rates) fields.rates = (fields.rates as (string | CauseRate[])[]).map(unpackRates);
+  if (fields.hosts) fields.hosts = (fields.hosts as (string | Cause['hosts'])[]).map(unpackHosts);
+  return {
+    ...rest,
+    causes: toRows({ rows: causes.rows, fields }) as Cause[],
+    findings: withPhrases(findings, (packed) => unpackPhrases(packed as string | string[], code)) as Finding[],
+    plants: toRows(plants) as Plant[],
   };
-  return { ...rest, causes: toRows(whole) as Cause[], plants: toRows(plants) as Plant[] };
 }
