@@ -56,6 +56,16 @@ describe('problems of a plant', () => {
     const own = problems.map((p) => p.own);
     expect(own.lastIndexOf(true)).toBeLessThan(own.includes(false) ? own.indexOf(false) : own.length);
   });
+  it('counts what befalls its kind as its own, and what befalls half the plants there are not', () => {
+    const spread = Array.from({ length: 30 }, (_, i) => ({ ...plant, id: `tree-${i}`, genus: `G${i}`, family: `F${i}`, groups: ['tree'] }));
+    const palm = { ...plant, id: 'palm', genus: 'Phoenix', family: 'Arecaceae', groups: ['palm', 'tree'] };
+    const of = (id: string, group: string) => ({ ...causes[0]!, id, hosts: { include: [{ group, weight: 1 }], exclude: [] } });
+    const edition = { ...smallEdition, plants: [...spread, palm], causes: [of('bud-rot', 'palm'), of('lightning', 'tree')] };
+    expect(problemsOf(palm, edition, 'continental', 'N').map(({ cause, own }) => [cause.id, own])).toEqual([
+      ['bud-rot', true],
+      ['lightning', false],
+    ]);
+  });
   it('measures every month against the commonest', () => {
     expect(Math.max(...problems.flatMap((p) => p.months))).toBeCloseTo(1, 12);
     for (const p of problems) expect(p.peak).toBe(Math.max(...p.months));
