@@ -58,7 +58,7 @@ describe('labels in the shed', () => {
     await userEvent.type(times, '2');
     await userEvent.click(screen.getByRole('button', { name: 'Save the label' }));
     expect((await screen.findAllByRole('alert')).map((alert) => alert.textContent)).toContain('somebody else changed it');
-    expect((screen.getByLabelText('Times a year') as HTMLInputElement).value).toBe('2');
+    expect(screen.getByLabelText<HTMLInputElement>('Times a year').value).toBe('2');
   });
   it('come from a file only when every line of it can be', async () => {
     const view = { labels: [{ id: 'soap', name: 'Lakewash Soap', what: 'same' }], faults: [{ where: 'line 3', detail: 'no rate' }] };

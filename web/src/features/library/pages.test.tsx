@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, it } from '@jest/globals';
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { EntryView, ImportView } from '@sounding/contract/api.ts';
+import type { EntryView } from '@sounding/contract/api.ts';
 import { asColumns } from '@sounding/core/edition/columns.ts';
 import type { Cause, Edition, Plant } from '@sounding/core/edition/edition.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
