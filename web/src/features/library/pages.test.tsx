@@ -247,8 +247,7 @@ describe('a library file', () => {
   };
   it('is tried first and taken over on a second word', async () => {
     serve({
-      'POST /api/library/import': ({ body }) =>
-        ({ applied: (body as { apply: boolean }).apply, changes, complaints: [], edition: 'small-2' }),
+      'POST /api/library/import': ({ body }) => ({ applied: (body as { apply: boolean }).apply, changes, complaints: [], edition: 'small-2' }),
     });
     renderAtDesk(<ExchangePage />, { session: COORDINATING });
     await choose('causes: []');
