@@ -16,7 +16,7 @@ import type {
   Window,
 } from '@sounding/core/edition/edition.ts';
 import { RATE_VALUES } from '@sounding/core/edition/edition.ts';
-import { inOrder } from '@sounding/core/edition/phraseLines.ts';
+import { inWordOrder } from '@sounding/core/edition/phraseLines.ts';
 import { readFolder, readRows, type Complaint, type Place, type Placed } from './read.ts';
 import { careOf, overForm, windowsUsed, type WholeCause } from './forms.ts';
 import {
@@ -79,7 +79,7 @@ function toFinding(row: FindingRow): Finding {
     answers: entries.map(([id, a]) => ({
       id,
       say: a.say,
-      words: a.words.map(inOrder),
+      words: a.words.map(inWordOrder),
       background: (a.share ?? each) / total,
       ...(a['up-to'] ? { upTo: a['up-to'] } : {}),
     })),

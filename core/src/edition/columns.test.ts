@@ -4,7 +4,7 @@ import { asColumns, asRows } from './columns.ts';
 import type { Cause, CauseRate } from './edition.ts';
 import { packHosts, unpackHosts } from './hostLines.ts';
 import { packRates, unpackRates } from './rateLines.ts';
-import { inOrder as inWordOrder, packPhrases, phraseWords, unpackPhrases } from './phraseLines.ts';
+import { inWordOrder, packPhrases, phraseWords, unpackPhrases } from './phraseLines.ts';
 import { bagWords, packBag, unpackBag } from './wordBags.ts';
 import { WordCode, wordList } from './wordList.ts';
 

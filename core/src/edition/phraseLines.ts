@@ -19,9 +19,10 @@ const placesOf = (phrase: string): Place[] =>
 const asPhrase = (places: readonly Place[]): string => places.map(({ sign, words }) => sign + words.join('|')).join(' ');
 
 /** A phrase with the words of each place in alphabetical order, each once: how it travels shortest, and the same to whoever matches it. */
-export const inOrder = (phrase: string): string => asPhrase(placesOf(phrase).map(({ sign, words }) => ({ sign, words: [...new Set(words)].sort() })));
+export const inWordOrder = (phrase: string): string =>
+  asPhrase(placesOf(phrase).map(({ sign, words }) => ({ sign, words: [...new Set(words)].sort() })));
 
-const fits = (phrases: readonly string[]): boolean => phrases.every((phrase) => phrase === inOrder(phrase));
+const fits = (phrases: readonly string[]): boolean => phrases.every((phrase) => phrase === inWordOrder(phrase));
 
 /** The words of phrases that can be written by a word list. */
 export const phraseWords = (phrases: readonly string[]): string[] =>

@@ -10,7 +10,7 @@ import { problemText } from '../../store/api.ts';
 import { Button, Notice, TextField } from '../../ui/controls.tsx';
 import { useCaseCare } from '../case/useCaseCare.ts';
 import { useCaseWork } from '../case/useCaseWork.ts';
-import { actText } from '../case/words.ts';
+import { actText, decisionText } from '../case/words.ts';
 import { usePlanWork } from '../plan/usePlanWork.ts';
 import { replyPlan } from './replyPlan.ts';
 import { SendPanel } from './SendPanel.tsx';
@@ -165,7 +165,7 @@ export function ReplyPage() {
       <Side>
         <Fact>
           <b>{care.only ? 'A question of care' : leader?.name}</b>
-          {care.only ? 'Answered from the plant’s card' : actText(standing)}
+          {care.only ? 'Answered from the plant’s card' : decisionText(standing)}
           {!care.only && noteFor && !actText(standing).endsWith(sayDay(noteFor)) ? `; note ${sayDay(noteFor)}` : ''}
         </Fact>
         <TextField label="Call back on" type="date" value={callBack} onChange={setFollowUpOn} />
