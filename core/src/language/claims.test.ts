@@ -24,6 +24,10 @@ describe('names callers give the trouble', () => {
     });
     expect(byName.get('rust')?.map(({ id }) => id)).toEqual(['mildew', 'beetle']);
   });
+  it('keep their words where a number goes: a "28-spotted ladybird" is not any ladybird', () => {
+    const byName = claimable({ ...smallEdition, causes: [{ ...beetle, name: '28-spotted ladybird', also: ['X-ray beetle', 'Type 2 - rot'] }] });
+    expect([...byName.keys()]).toEqual(['spotted ladybird', 'x-ray beetle', 'type rot']);
+  });
   it('are no claim where they only say what is seen', () => {
     const edition = {
       ...smallEdition,

@@ -11,7 +11,8 @@ export function claimable(edition: Edition): Map<string, Cause[]> {
       [cause.name, ...cause.also].map((n) =>
         n
           .toLowerCase()
-          .replace(/[^\p{L}\s-]/gu, ' ')
+          .replace(/[^\p{L}\s-]|(?<!\p{L})-|-(?!\p{L})/gu, ' ')
+          .replace(/\s+/g, ' ')
           .trim(),
       ),
     ))
