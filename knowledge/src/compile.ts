@@ -36,12 +36,14 @@ import {
   sharedOptionRow,
   sharedWindowRow,
   sourceRow,
+  workRow,
   type CauseRow,
   type FindingRow,
   type FormRow,
   type SharedOptionRow,
 } from './schema.ts';
 import { telling, toldByCause } from './told.ts';
+import { worksByCause } from './works.ts';
 import type { z } from 'zod';
 
 /** The name under which editions of this knowledge are published; the digest of the contents is added. */
@@ -52,6 +54,8 @@ export interface Compiled {
   complaints: Complaint[];
   /** What every plant of a family must answer for; only the lint reads it. */
   families: Placed<z.infer<typeof familyRow>>[];
+  /** Standard works to check an entry against, cited, by cause id. */
+  works: ReadonlyMap<string, string[]>;
   places: Record<'causes' | 'plants' | 'findings' | 'inspections', Map<string, Place>>;
 }
 
@@ -399,6 +403,7 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const tasks = readFolder(root, 'care-tasks.yaml', careTaskRow, complaints);
   const inspections = readFolder(root, 'inspections.yaml', inspectionRow, complaints);
   const sources = readFolder(root, 'sources.yaml', sourceRow, complaints);
+  const standardWorks = readFolder(root, 'works.yaml', workRow, complaints);
   const contents = {
     plants: plants.map((row) => toPlant(row, careOf(row, careForms, complaints))),
     findings: findings.map(toFinding),
@@ -426,6 +431,13 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   };
   const told = toldByCause(join(root, '../callers/practice.jsonl'), { version: EDITION_NAME, ...contents }, complaints);
   contents.causes = contents.causes.map((cause) => ({ ...cause, ...(told.has(cause.id) ? { told: told.get(cause.id)! } : {}) }));
+  const formOf = new Map(causes.map(({ id, form }) => [id, form]));
+  const works = worksByCause(
+    standardWorks,
+    contents.causes.map((cause) => ({ cause, form: formOf.get(cause.id) })),
+    contents.plants,
+    complaints,
+  );
   const digest = createHash('sha256').update(JSON.stringify(contents)).digest('hex').slice(0, 8);
   const placesOf = (rows: Placed<{ id: string }>[]) => new Map(rows.map((row) => [row.id, row.place]));
   const places = { causes: placesOf(causes), plants: placesOf(plants), findings: placesOf(findings), inspections: placesOf(inspections) };
@@ -440,5 +452,5 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
       seen.set(row.id, row.place);
     }
   }
-  return { edition: { version: `${EDITION_NAME}-${digest}`, ...contents }, complaints, families, places };
+  return { edition: { version: `${EDITION_NAME}-${digest}`, ...contents }, complaints, families, works, places };
 }

@@ -270,6 +270,15 @@ export const careTopicRow = z.strictObject({
   told: z.array(z.string()).default([]),
 });
 export const sourceRow = z.strictObject({ id, cite: z.string() });
+/** A standard work to check entries against: on the causes it names, and on those of its forms and kinds that live mostly on its hosts. */
+export const workRow = z.strictObject({
+  id,
+  cite: z.string().regex(/\(\d{4}\)/, 'a work is cited with its year in brackets'),
+  causes: z.array(id).default([]),
+  forms: z.array(id).default([]),
+  kinds: z.array(kind).default([]),
+  hosts: hostShorthand.optional(),
+});
 export const lexiconFile = z.strictObject({
   classes: z.record(z.string(), z.array(z.string())),
   irregular: z.record(z.string(), z.string()),

@@ -45,6 +45,7 @@ beforeAll(async () => {
   services = {
     db: connection.db,
     library: new DeskLibrary(connection.db, knowledgeRoot, edition),
+    works: new Map(),
     packed: new PackedEditions(),
     now: () => new Date('2026-06-14T09:00:00Z'),
     secureCookies: false,

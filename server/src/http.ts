@@ -14,6 +14,8 @@ import { z } from 'zod';
 export interface Services {
   db: Database;
   library: DeskLibrary;
+  /** Standard works to check an entry of the library against, cited, by cause id. */
+  works: ReadonlyMap<string, readonly string[]>;
   /** Editions as they are sent. */
   packed: PackedEditions;
   now: () => Date;

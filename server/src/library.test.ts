@@ -28,6 +28,11 @@ describe('the library of a desk', () => {
     expect((await agent.get('/api/library/entries/causes/moon-blight')).status).toBe(404);
     expect((await agent.get('/api/library/entries/moons/x')).status).toBe(400);
   });
+  it('names the works an entry can be checked against, none where nobody knows of any', async () => {
+    const { body } = await desk.agent.get('/api/library/works/clubroot').expect(200);
+    expect((body as string[])[0]).toContain('clubroot disease');
+    expect((await desk.agent.get('/api/library/works/phantom').expect(200)).body).toEqual([]);
+  });
   it('is not written by a volunteer', async () => {
     await seat('volunteer');
     const answer = await put(await ours());

@@ -36,6 +36,7 @@ async function main(): Promise<void> {
   const port = Number(process.env['PORT'] ?? 4747);
   if (!Number.isInteger(port) || port < 0 || port > 65535) throw new Error(`PORT: "${process.env['PORT'] ?? ''}" is not a port number`);
   const edition = JSON.parse(readFileSync(join(root, 'knowledge/dist/edition.json'), 'utf8')) as Edition;
+  const works = JSON.parse(readFileSync(join(root, 'knowledge/dist/works.json'), 'utf8')) as Record<string, string[]>;
   const connection = connect(need('DATABASE_URL'), (error) => log.warn({ err: error.message }, 'database connection lost'));
   await migrateDatabase(connection, join(root, 'server/drizzle'));
   if (process.env['SOUNDING_DEMO'] !== '0') await seedDemo(connection.db, edition);
@@ -50,6 +51,7 @@ async function main(): Promise<void> {
     {
       db,
       library: new DeskLibrary(db, join(root, 'knowledge/data'), edition),
+      works: new Map(Object.entries(works)),
       packed: new PackedEditions(packedAtBuild(root, edition.version)),
       now,
       secureCookies: false,

@@ -59,6 +59,7 @@ export const api = createApi({
       providesTags: ['Entry'],
       keepUnusedDataFor: 0,
     }),
+    works: build.query<string[], string>({ query: (cause) => `/library/works/${cause}` }),
     writeEntry: build.mutation<LibraryChange, { kind: EntryKind; id: string; text: string; note: string }>({
       query: ({ kind, id, text, note }) => ({ url: `/library/entries/${kind}/${id}`, method: 'PUT', body: { text, note } }),
       invalidatesTags: (done) => (done ? ['Entry', 'Session'] : []),
@@ -155,6 +156,7 @@ export const {
   useCreateCaseMutation,
   useSetDayMutation,
   useLibraryEntryQuery,
+  useWorksQuery,
   useWriteEntryMutation,
   useUndoEntryMutation,
   useImportLibraryMutation,

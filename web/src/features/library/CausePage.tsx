@@ -6,7 +6,7 @@ import { figuresByMark } from '@sounding/core/library/problems.ts';
 import { windowStanding } from '@sounding/core/season/windows.ts';
 import { COORDINATOR } from '@sounding/contract/api.ts';
 import { useDesk } from '../../app/routes.tsx';
-import { useWeatherQuery } from '../../store/api.ts';
+import { useWeatherQuery, useWorksQuery } from '../../store/api.ts';
 import { KindMark } from '../case/KindMark.tsx';
 import { ACT_WORDS, burdenText, timingText } from '../case/words.ts';
 import { FindingFigure } from './FindingFigure.tsx';
@@ -45,6 +45,7 @@ const GROUP_WORDS: Record<string, string> = {
   citrus: 'citrus',
   deciduous: 'deciduous plants',
   herbaceous: 'herbaceous plants',
+  'indoors-only': 'plants kept indoors only',
   'old-wood-flowering': 'plants that flower on old wood',
   'ornamental-grass': 'ornamental grasses',
   'pome-fruit': 'pome fruit',
@@ -113,6 +114,24 @@ function Options({ cause, edition, today, timing }: { cause: Cause; edition: Edi
         );
       })}
     </Lines>
+  );
+}
+
+/** Standard works that entry can be checked against. They are no sources, and it says so. */
+function Works({ cause }: { cause: string }) {
+  const { data: works = [] } = useWorksQuery(cause);
+  if (works.length === 0) return null;
+  return (
+    <>
+      <Aside id="works">Where to check it (no figure above is taken from these):</Aside>
+      <Lines aria-labelledby="works">
+        {works.map((cite) => (
+          <li key={cite}>
+            <small>{cite}</small>
+          </li>
+        ))}
+      </Lines>
+    </>
   );
 }
 
@@ -214,6 +233,7 @@ export function CausePage() {
                 </li>
               ))}
           </Lines>
+          <Works cause={cause.id} />
         </div>
       </Columns>
     </Sheet>

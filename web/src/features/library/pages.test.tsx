@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from '@jest/globals';
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { EntryView } from '@sounding/contract/api.ts';
 import { asColumns } from '@sounding/core/edition/columns.ts';
@@ -140,6 +140,19 @@ describe('a cause', () => {
     show('mildew');
     expect(await screen.findByText(/Rests mostly on memory: check what matters\. Of \d+ figures: 1 published, \d+ from memory\./)).toBeTruthy();
     expect(screen.getByText('A garden almanac, 1901')).toBeTruthy();
+  });
+  it('names works to check it against, and says that nothing was taken from them', async () => {
+    serve({ 'GET /api/library/works/mildew': ['Grower, A. (1901). White dust. Garden Press.'] });
+    show('mildew');
+    const works = await screen.findByRole('list', { name: 'Where to check it (no figure above is taken from these):' });
+    expect(works.textContent).toContain('White dust');
+  });
+  it('is quiet about works when the server does not answer', async () => {
+    serve();
+    show('mildew');
+    expect(await screen.findByText('How sure are we of this?')).toBeTruthy();
+    await waitFor(() => expect(server.asked).toContain('GET /api/library/works/mildew'));
+    expect(screen.queryByText(/Where to check it/)).toBeNull();
   });
   it('that is not there is said to be missing', async () => {
     serve();
