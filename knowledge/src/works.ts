@@ -16,14 +16,23 @@ export const MOST_WORKS = 4;
 /** Share of a cause's plants that must be those of a work about certain plants. */
 const MOSTLY = 0.5;
 
-/** How close a work is to a cause: 0 names it, 1 is about its kind of plant, 2 about its kind of trouble; null has nothing on it. */
-function closeness(work: Work, { cause, form }: WrittenCause, plants: readonly Plant[]): number | null {
+/**
+ * How close a work is to a cause: 0 names it, 1 is about its kind of plant, 2 about its kind of trouble; null has nothing on it.
+ * @param hosts plants the cause strikes
+ * @param meant plants the work is about, or null for one about plants of any kind
+ */
+function closeness(work: Work, { cause, form }: WrittenCause, hosts: readonly Plant[], meant: ReadonlySet<Plant> | null): number | null {
   if (work.causes.includes(cause.id)) return 0;
   if (!(form !== undefined && work.forms.includes(form)) && !(work.kinds as readonly string[]).includes(cause.kind)) return null;
-  if (!work.hosts) return 2;
-  const meant = { hosts: { include: work.hosts as Cause['hosts']['include'], exclude: [] } };
-  const hosts = plants.filter((plant) => hostWeight(cause, plant) > 0);
-  return hosts.filter((plant) => hostWeight(meant, plant) > 0).length >= hosts.length * MOSTLY ? 1 : null;
+  if (!meant) return 2;
+  return hosts.filter((plant) => meant.has(plant)).length >= hosts.length * MOSTLY ? 1 : null;
+}
+
+/** The plants a work is about; null for any. */
+function plantsOf({ hosts }: Work, plants: readonly Plant[]): ReadonlySet<Plant> | null {
+  if (!hosts) return null;
+  const meant = { hosts: { include: hosts as Cause['hosts']['include'], exclude: [] } };
+  return new Set(plants.filter((plant) => hostWeight(meant, plant) > 0));
 }
 
 /**
@@ -40,9 +49,11 @@ export function worksByCause(
   for (const { id, causes: named, place } of works)
     for (const name of named) if (!known.has(name)) complaints.push({ ...place, level: 'error', text: `${id}: there is no cause "${name}"` });
   const used = new Set<string>();
+  const meant = new Map(works.map((work) => [work, plantsOf(work, plants)]));
   const byCause = causes.map((written): [string, string[]] => {
+    const hosts = plants.filter((plant) => hostWeight(written.cause, plant) > 0);
     const close = works.flatMap((work) => {
-      const how = closeness(work, written, plants);
+      const how = closeness(work, written, hosts, meant.get(work) ?? null);
       return how === null ? [] : [{ work, how }];
     });
     const shown = close.sort((a, b) => a.how - b.how).slice(0, MOST_WORKS);
