@@ -25,20 +25,29 @@ describe('the words of phrases that tell something', () => {
 });
 
 describe('what practice calls teach of the words for a cause', () => {
-  it('takes what was said, opening and answers, each word once and without what is known already', () => {
-    const call = { opening: 'Talcum all over, talcum and custard', facts: [{ ask: 'Does it rub off?', say: 'custard smears' }], cause: mildew!.name };
+  const call = { opening: 'Talcum all over, talcum and custard', facts: [{ ask: 'Does it rub off?', say: 'custard smears' }], cause: mildew!.name };
+  it('takes what was said, opening and answers, without what is known already', () => {
     const words = told([call, call]).get(mildew!.id)!.split(' ');
     expect(words).toEqual(expect.arrayContaining(['custard', 'smears']));
-    expect(words.filter((word) => word === 'custard')).toHaveLength(1);
     expect(words).not.toContain('talcum');
     expect(words).not.toContain('rub');
+  });
+  it.each([
+    [1, 0],
+    [2, 1],
+    [3, 1],
+    [4, 2],
+    [9, 3],
+  ])('counts a word of %p calls %p times', (calls, times) => {
+    const words = (told(Array.from({ length: calls }, () => call)).get(mildew!.id) ?? '').split(' ');
+    expect(words.filter((word) => word === 'custard')).toHaveLength(times);
   });
   it('teaches nothing by a call whose cause is not known, or has none', () =>
     expect(told([{ opening: 'zorble everywhere', cause: 'no such thing' }, { opening: 'when do I prune' }]).size).toBe(0));
   it('teaches the cause that befalls the plant spoken of', () => {
     const [plant] = smallEdition.plants;
     const names = { opening: 'zorble', host: plant!.id, cause: mildew!.name, also: [beetle!.name] };
-    expect([...told([names]).keys()]).toEqual([mildew!.id]);
+    expect([...told([names, names]).keys()]).toEqual([mildew!.id]);
   });
   it('names the line of a call it cannot read', () => {
     const complaints: Complaint[] = [];

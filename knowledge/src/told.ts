@@ -61,25 +61,38 @@ function callsIn(file: string, edition: Edition, complaints: Complaint[]): ToldC
 }
 
 /**
- * Words callers used on practice calls, by cause: those its `heard` does not have, each once, with a space between. They teach how a cause is put
- * (core/src/language/likeness.ts); a call that may mean several causes teaches the one named first.
+ * How often a word counts by the calls that used it: a word of one call is one caller's and counts for nothing, two calls make it a way of putting
+ * the cause, and every doubling counts once more.
+ */
+const weightOf = (calls: number): number => Math.floor(Math.log2(calls));
+
+/**
+ * Words callers used on more than one practice call, by cause: those its `heard` does not have, as often as they count, with spaces between. They teach
+ * how a cause is put (core/src/language/likeness.ts); a call that may mean several causes teaches the one named first.
  * @param file one practice call a line; a folder of knowledge need not have any
  */
 export function toldByCause(file: string, edition: Edition, complaints: Complaint[]): Map<string, string> {
   if (!existsSync(file)) return new Map();
   const { irregular, stopWords } = edition.lexicon;
   const stop = new Set(stopWords);
-  const known = new Map(edition.causes.map(({ id, heard }) => [id, new Set(tokenise(heard ?? '', irregular).map(({ stem }) => stem))]));
-  const told = new Map<string, string[]>();
+  const stemsOf = (text: string) => new Set(tokenise(text, irregular).map(({ stem }) => stem));
+  const heard = new Map(edition.causes.map((cause) => [cause.id, stemsOf(cause.heard ?? '')]));
+  const told = new Map<string, Map<string, { word: string; calls: number }>>();
   for (const { words, causes } of callsIn(file, edition, complaints)) {
     const id = causes[0]?.id;
-    const seen = id === undefined ? undefined : known.get(id);
-    if (id === undefined || !seen) continue;
+    if (id === undefined) continue;
+    const bag = told.get(id) ?? new Map<string, { word: string; calls: number }>();
+    told.set(id, bag);
+    const inCall = new Set<string>();
     for (const { word, stem } of tokenise(words, irregular)) {
-      if (stem.length <= 2 || stop.has(word) || seen.has(stem)) continue;
-      seen.add(stem);
-      told.set(id, [...(told.get(id) ?? []), word]);
+      if (stem.length <= 2 || stop.has(word) || heard.get(id)?.has(stem) || inCall.has(stem)) continue;
+      inCall.add(stem);
+      bag.set(stem, { word: bag.get(stem)?.word ?? word, calls: (bag.get(stem)?.calls ?? 0) + 1 });
     }
   }
-  return new Map([...told].map(([id, words]) => [id, words.sort().join(' ')]));
+  const taught = [...told].map(([id, bag]): [string, string[]] => [
+    id,
+    [...bag.values()].flatMap(({ word, calls }) => Array<string>(weightOf(calls)).fill(word)),
+  ]);
+  return new Map(taught.filter(([, words]) => words.length > 0).map(([id, words]) => [id, words.sort().join(' ')]));
 }
