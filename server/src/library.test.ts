@@ -29,8 +29,8 @@ describe('the library of a desk', () => {
     expect((await agent.get('/api/library/entries/moons/x')).status).toBe(400);
   });
   it('names the works an entry can be checked against, none where nobody knows of any', async () => {
-    const { body } = await desk.agent.get('/api/library/works/clubroot').expect(200);
-    expect((body as string[])[0]).toContain('clubroot disease');
+    const works = (await desk.agent.get('/api/library/works/clubroot').expect(200)).body as string[];
+    expect(works[0]).toContain('clubroot disease');
     expect((await desk.agent.get('/api/library/works/phantom').expect(200)).body).toEqual([]);
   });
   it('is not written by a volunteer', async () => {
