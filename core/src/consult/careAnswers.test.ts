@@ -30,7 +30,9 @@ describe('answers to questions of care', () => {
   });
   it('are none where nobody knows', () => expect(answers(null, 'cut-back')).toEqual([]));
   it('name what is poisonous, and do not call a plant safe that says nothing', () => {
-    expect(answers({ ...plant, poisonous: 'Sap.' }, 'poison')).toEqual([['poison', 'Sap.']]);
+    expect(answers({ ...plant, poisonous: 'Sap.' }, 'poison')).toEqual([
+      ['poison', `Sap. If any was eaten or chewed, ring the poison centre, for an animal the vet, at once, with its name: ${plant.latin}.`],
+    ]);
     expect(answers(plant, 'poison')).toEqual([['poison', 'Ask by the scientific name.']]);
   });
   it('are the whole card for a question on no topic', () =>

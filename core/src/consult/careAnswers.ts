@@ -31,12 +31,16 @@ export interface CareDate {
 /** Told from what the plant's card says is poisonous, not from its lines of care. */
 const POISON = 'poison';
 
+/** Who is asked when some of it was eaten: never this desk. */
+const ifEaten = ({ latin }: Plant): string =>
+  `If any was eaten or chewed, ring the poison centre, for an animal the vet, at once, with its name: ${latin}.`;
+
 /** Stands for the plant where none was named. */
 const ANY_PLANT = 'plants in general';
 
 /** What the plant's card says on a topic of care and its kin; what holds for plants in general without a plant, or where its card is silent. */
 function answersOn(edition: Edition, plant: Plant | null, topic: string): CareAnswer[] {
-  if (plant && topic === POISON && plant.poisonous) return [{ plant: plant.name, topic, answer: plant.poisonous }];
+  if (plant && topic === POISON && plant.poisonous) return [{ plant: plant.name, topic, answer: `${plant.poisonous} ${ifEaten(plant)}` }];
   const keys = topic === WHOLE_CARD ? edition.careTopics.map(({ id }) => id) : (KIN[topic] ?? [topic]);
   const own = keys.flatMap((key) => (plant?.care[key] ? [{ plant: plant.name, topic: key, answer: plant.care[key] }] : []));
   if (own.length > 0) return own;
