@@ -12,6 +12,7 @@ const topics: CareTopic[] = [
   { id: 'sow', name: 'Sowing', verbs: ['plant', 'sow'], words: ['depth'] },
   { id: 'water', name: 'Watering', verbs: ['water'], words: ['rain water'] },
   { id: 'prune', name: 'Pruning', verbs: ['prune'], words: ['whips'], told: ['too tall'] },
+  { id: 'poison', name: 'Poisonous', words: ['toxic'], told: ['cat chewed leaf'] },
 ];
 const questions = new CareQuestions(topics, {});
 const book = new PhraseBook(
@@ -87,5 +88,20 @@ describe('questions of care', () => {
     expect(heard.asks([2], false)).toBe(true); // water
     expect(heard.asks([5], true)).toBe(true); // a hot summer, in the same breath
     expect(heard.asks([8, 10], false)).toBe(false); // tips, brown
+  });
+});
+
+describe('somebody ate of it', () => {
+  it('is a question of poison, and no sign of a pest', () => {
+    const { tokens, heard } = hear('my cat chewed a leaf of it, holes in the others');
+    expect(heard.questions.map(({ topic }) => topic)).toEqual(['poison']);
+    const at = (word: string) => tokens.findIndex((token) => token.word === word);
+    expect(heard.asks([at('chewed'), at('leaf')], false)).toBe(true);
+    expect(heard.asks([at('holes')], false)).toBe(false);
+  });
+  it('is told from what only makes one think of work to do', () => {
+    const { tokens, heard } = hear('it is too tall');
+    expect(heard.questions.map(({ topic }) => topic)).toEqual(['prune']);
+    expect(heard.asks([tokens.length - 1], false)).toBe(false);
   });
 });
