@@ -7,12 +7,12 @@ import { parseJsonOrLines, UsageError } from './input.ts';
 export function toCase(value: unknown, prefix: string): CaseToDiagnose & { id?: string | number } {
   const parsed = caseInput.safeParse(value);
   if (!parsed.success) throw new UsageError(prefix + firstFault(parsed.error));
-  const { id, date, place, host, words, readings } = parsed.data;
+  const { id, date, place, climate, hemisphere, host, words, readings } = parsed.data;
   return {
     ...(id === undefined ? {} : { id }),
     date: date ?? null,
-    climate: place?.climate ?? null,
-    hemisphere: place?.hemisphere ?? ((place?.lat ?? 0) < 0 ? 'S' : 'N'),
+    climate: place?.climate ?? climate ?? null,
+    hemisphere: place?.hemisphere ?? hemisphere ?? ((place?.lat ?? 0) < 0 ? 'S' : 'N'),
     host: host ?? null,
     words,
     readings,

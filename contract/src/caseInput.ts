@@ -41,6 +41,9 @@ export const caseInput = z.strictObject({
       climate: climate.nullish(),
     })
     .nullish(),
+  /** As practice calls say it; `place` goes before. */
+  climate: climate.nullish(),
+  hemisphere: hemisphere.nullish(),
   host: z.string().min(1).nullish(),
   words: z.array(z.union([z.string(), z.object({ ask: z.string(), say: z.string() })]), 'words must be a list of texts or {ask, say} objects'),
   readings: z.array(readingInput).default([]),
