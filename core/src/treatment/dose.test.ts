@@ -1,8 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import Fraction from 'fraction.js';
-import { measurable } from '../quantities/measurable.ts';
-import { convert, exact, inBase, UNIT_IDS, type Unit } from '../quantities/units.ts';
+import { inBase } from '../quantities/units.ts';
 import { label, LABEL_CONTEXT, use } from '../testing/labels.ts';
 import { dose, DoseRefused, doseInWords, type DoseInput } from './dose.ts';
 import type { Refusal } from './label.ts';
@@ -27,53 +26,6 @@ const refusal = (extra: Partial<DoseInput>, context = LABEL_CONTEXT): Refusal =>
   }
   throw new Error('was not refused');
 };
-
-describe('units (NIST SP 811)', () => {
-  it.each<[string, Unit, Unit, string]>([
-    ['1', 'gal-us', 'l', '3.785411784'],
-    ['1', 'lb', 'g', '453.59237'],
-    ['1', 'acre', 'm2', '4046.8564224'],
-    ['1', 'gal-us', 'tbsp-us', '256'],
-    ['1', 'acre', 'sqft', '43560'],
-    ['1', 'gal-imp', 'l', '4.54609'],
-  ])('%s %s is in %s exactly %s', (value, from, to, expected) =>
-    expect(convert({ value, unit: from }, to).equals(new Fraction(expected))).toBe(true),
-  );
-  it('go there and back without losing anything', () => {
-    fc.assert(
-      fc.property(fc.constantFrom(...UNIT_IDS), fc.nat(1_000_000), (unit, n) => {
-        const amount = { value: String(n / 1000), unit };
-        expect(
-          inBase(amount)
-            .div(inBase({ value: '1', unit }))
-            .equals(exact(amount.value)),
-        ).toBe(true);
-      }),
-    );
-  });
-  it('refuse what is no amount, and mixing a volume with an area', () => {
-    expect(() => exact('-3')).toThrow('not a number of zero or more');
-    expect(() => exact('ten')).toThrow();
-    expect(() => convert({ value: '1', unit: 'l' }, 'm2')).toThrow('litres is a volume, m² a area');
-  });
-});
-
-describe('measures people have', () => {
-  it('are never more than what was asked for, and within one step of it', () => {
-    fc.assert(
-      fc.property(fc.integer({ min: 1, max: 5_000_000 }), fc.constantFrom('metric' as const, 'us' as const), (micro, system) => {
-        const base = new Fraction(micro, 1000);
-        const measured = measurable(base, 'volume', system);
-        expect(measured.base.compare(base)).toBeLessThanOrEqual(0);
-        expect(base.sub(measured.base).valueOf()).toBeLessThan(Math.max(15, base.valueOf() * 0.3));
-      }),
-    );
-  });
-  it('are said in the caller’s own', () => {
-    expect(measurable(new Fraction('28.9'), 'volume', 'metric').say).toBe('28 ml');
-    expect(measurable(new Fraction('28.9'), 'volume', 'us').say).toBe('1.5 tbsp');
-  });
-});
 
 describe('dose', () => {
   it('by water: 20 ml a litre in a 5-litre sprayer is 100 ml', () => {
