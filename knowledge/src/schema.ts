@@ -292,6 +292,8 @@ export const lexiconFile = z.strictObject({
   likened: z.array(z.string()),
   /** Words after a plant's name that make it something else: "tomato food". */
   goods: z.array(z.string()),
+  /** What people put on plants. */
+  remedies: z.array(z.string()),
   /** Phrases that hold a plant's name and name none: "wood ash". */
   'no-plant': z.array(z.string()),
   organs: z.partialRecord(z.enum(ORGANS), z.array(z.string())),

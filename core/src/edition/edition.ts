@@ -371,6 +371,8 @@ export interface Lexicon {
   likened: string[];
   /** Words after a plant's name that make it something else: "tomato food". */
   goods?: string[];
+  /** What is put on plants: what was tried is no word on what is wrong, save where a finding asks for it. */
+  remedies?: string[];
   /** Phrases that hold a plant's name and name none: "wood ash". */
   noPlant?: string[];
   organs: Partial<Record<Organ, string[]>>;

@@ -206,3 +206,14 @@ describe('notes written with their answers', () => {
   it('do not answer the question before them', () =>
     expect(pairs({ ask: 'are there holes?', say: 'no. powder? yes' })).toEqual(['holes=none', 'coating=white']));
 });
+
+describe('what was put on a plant', () => {
+  const remedied = new Understander({ ...smallEdition, lexicon: { ...smallEdition.lexicon, remedies: ['soap', 'sprayed'] } });
+  const wordingOf = (text: string) => remedied.understand([text]).wording.split(' ');
+  it('says what was tried, not how the trouble is put', () => {
+    expect(wordingOf('sprayed soap twice, holes again')).toEqual(expect.arrayContaining(['twice', 'holes']));
+    expect(wordingOf('sprayed soap twice, holes again')).not.toContain('soap');
+    expect(wordingOf('I sprayed them with soaps')).not.toContain('soaps');
+  });
+  it('is a word like any other where an edition names none', () => expect(read('sprayed soap twice').wording.split(' ')).toContain('soap'));
+});

@@ -124,7 +124,8 @@ export class Understander {
       .sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!)
       .forEach((match) => taking.take(match));
 
-    const worded = (token: Token, i: number) => !named.has(i) && !taking.aside.has(i) && negatedBy[i] === -1 && !this.vocabulary.isSmall(token);
+    const worded = (token: Token, i: number) =>
+      !named.has(i) && !taking.aside.has(i) && negatedBy[i] === -1 && !this.vocabulary.isSmall(token) && !this.vocabulary.isRemedy(token);
     return {
       plants,
       host,

@@ -26,12 +26,14 @@ export class Vocabulary {
   private readonly proseStems: ReadonlySet<string>;
   private readonly stopWords: ReadonlySet<string>;
   private readonly stopStems: ReadonlySet<string>;
+  private readonly remedies: ReadonlySet<string>;
   private readonly spelling: Spelling;
 
   constructor(private readonly edition: Edition) {
     const { lexicon } = edition;
     this.stopWords = new Set(lexicon.stopWords);
     this.stopStems = new Set(lexicon.stopWords.map((word) => stemOf(word, lexicon.irregular)));
+    this.remedies = new Set((lexicon.remedies ?? []).map((word) => stemOf(word, lexicon.irregular)));
     const prose = this.prose();
     this.proseStems = new Set(prose.map(({ stem }) => stem));
     this.book = new PhraseBook(phrasesOf(edition), (token) => this.stopWords.has(token.word));
@@ -57,6 +59,11 @@ export class Vocabulary {
   /** True for a word that carries no sense of its own. */
   isSmall({ word, stem }: Token): boolean {
     return this.stopStems.has(stem) || this.stopWords.has(word);
+  }
+
+  /** True for what was put on a plant: it says what was tried, not what is wrong. */
+  isRemedy({ stem }: Token): boolean {
+    return this.remedies.has(stem);
   }
 
   isKnown({ word, stem }: Token): boolean {
