@@ -1,6 +1,9 @@
-import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
 import { entryView, importView, libraryChange, sessionView, type SessionView } from '@sounding/contract/api.ts';
 import { openTestDesk, type TestDesk } from './testDesk.ts';
+
+// every write compiles and lints the whole library
+jest.setTimeout(120_000);
 
 let desk: TestDesk;
 let agent: TestDesk['agent'];

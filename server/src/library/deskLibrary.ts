@@ -61,6 +61,8 @@ function withLearning(edition: Edition, learned: { asOf: string; outcomes: Outco
 /** The library as each desk has it: the shipped edition with the desk's own entries over it, compiled once a revision. */
 export class DeskLibrary {
   private readonly standing = new Map<string, Standing>();
+  /** What was compiled to be written last, by desk: it need not be compiled again to stand. */
+  private readonly justWritten = new Map<string, { revision: number; edition: Edition }>();
 
   /**
    * @param root folder of the shipped knowledge
@@ -101,11 +103,17 @@ export class DeskLibrary {
     const settings = await settingsOf(this.db, deskId);
     if (known?.revision === revision && known.learning === learning && known.settings === settings.revision) return known;
     const { entries } = await this.entriesOf(this.db, deskId);
-    const unlearned = known?.revision === revision ? known.unlearned : entries.length === 0 ? this.shipped : compile(this.root, entries).edition;
+    const unlearned =
+      known?.revision === revision ? known.unlearned : entries.length === 0 ? this.shipped : this.compiledAt(deskId, revision, entries);
     const edition = withLearning(withSettings(unlearned, settings), learned);
     const standing = { revision, learning, settings: settings.revision, entries, unlearned, edition };
     this.standing.set(deskId, standing);
     return standing;
+  }
+
+  private compiledAt(deskId: string, revision: number, entries: readonly DeskEntry[]): Edition {
+    const written = this.justWritten.get(deskId);
+    return written?.revision === revision ? written.edition : compile(this.root, entries).edition;
   }
 
   async edition(deskId: string): Promise<Edition> {
@@ -205,11 +213,12 @@ export class DeskLibrary {
         })),
       );
       await keepEdition(tx, deskId, compiled.edition);
-      return { edition: compiled.edition.version, complaints };
+      return { revision: revision + next.length, edition: compiled.edition, complaints };
     });
+    this.justWritten.set(deskId, { revision: change.revision, edition: change.edition });
     this.standing.delete(deskId);
     await this.renew(deskId);
-    return { ...change, edition: (await this.edition(deskId)).version };
+    return { complaints: change.complaints, edition: (await this.edition(deskId)).version };
   }
 
   /** Takes back the last thing written of an entry: what stood before it stands again. @throws ApiError conflict when nothing was written */
