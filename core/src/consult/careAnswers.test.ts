@@ -11,6 +11,7 @@ const edition: Edition = {
     { id: 'cut-back', name: 'Cutting down', words: ['x'] },
     { id: 'soil-test', name: 'Soil test', general: 'Order iron by name.', words: ['x'] },
     { id: 'poison', name: 'Poisonous or safe', general: 'Ask by the scientific name.', words: ['x'] },
+    { id: 'eat', name: 'Safe to eat', general: 'Cut spots out.', words: ['x'] },
   ],
 };
 const plant: Plant = { ...smallEdition.plants[0]!, name: 'Rose', care: { prune: 'Late winter.', 'cut-back': 'To a leaf.' } };
@@ -34,6 +35,14 @@ describe('answers to questions of care', () => {
       ['poison', `Sap. If any was eaten or chewed, ring the poison centre, for an animal the vet, at once, with its name: ${plant.latin}.`],
     ]);
     expect(answers(plant, 'poison')).toEqual([['poison', 'Ask by the scientific name.']]);
+  });
+  it('name what is poisonous first to whoever asks what can be eaten', () => {
+    const eaten = { ...plant, poisonous: 'Berries.' };
+    expect(answers(eaten, 'eat')).toEqual([
+      ['poison', 'Berries.'],
+      ['eat', 'Cut spots out.'],
+    ]);
+    expect(answers(plant, 'eat')).toEqual([['eat', 'Cut spots out.']]);
   });
   it('are the whole card for a question on no topic', () =>
     expect(answers(plant, WHOLE_CARD).map(([topic]) => topic)).toEqual(['prune', 'cut-back']));

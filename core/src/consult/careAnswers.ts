@@ -1,5 +1,5 @@
 import { hostWeight } from '../diagnosis/hosts.ts';
-import type { CareTask, Edition, Plant } from '../edition/edition.ts';
+import { EAT, POISON, type CareTask, type Edition, type Plant } from '../edition/edition.ts';
 import { WHOLE_CARD, type CareQuestion } from '../language/careQuestions.ts';
 import { windowStanding, type SeasonContext, type WindowStanding } from '../season/windows.ts';
 
@@ -28,9 +28,6 @@ export interface CareDate {
   timing: WindowStanding;
 }
 
-/** Told from what the plant's card says is poisonous, not from its lines of care. */
-const POISON = 'poison';
-
 /** Who is asked when some of it was eaten: never this desk. */
 const ifEaten = ({ latin }: Plant): string =>
   `If any was eaten or chewed, ring the poison centre, for an animal the vet, at once, with its name: ${latin}.`;
@@ -40,12 +37,15 @@ const ANY_PLANT = 'plants in general';
 
 /** What the plant's card says on a topic of care and its kin; what holds for plants in general without a plant, or where its card is silent. */
 function answersOn(edition: Edition, plant: Plant | null, topic: string): CareAnswer[] {
-  if (plant && topic === POISON && plant.poisonous) return [{ plant: plant.name, topic, answer: `${plant.poisonous} ${ifEaten(plant)}` }];
+  // told from what the plant's card says is poisonous, not from its lines of care
+  if (plant?.poisonous && topic === POISON) return [{ plant: plant.name, topic, answer: `${plant.poisonous} ${ifEaten(plant)}` }];
   const keys = topic === WHOLE_CARD ? edition.careTopics.map(({ id }) => id) : (KIN[topic] ?? [topic]);
   const own = keys.flatMap((key) => (plant?.care[key] ? [{ plant: plant.name, topic: key, answer: plant.care[key] }] : []));
   if (own.length > 0) return own;
   const general = edition.careTopics.find(({ id }) => id === topic)?.general;
-  return general ? [{ plant: ANY_PLANT, topic, answer: general }] : [];
+  const rule = general ? [{ plant: ANY_PLANT, topic, answer: general }] : [];
+  // who asks what can be eaten of a plant must hear first what is poisonous of it
+  return plant?.poisonous && topic === EAT ? [{ plant: plant.name, topic: POISON, answer: plant.poisonous }, ...rule] : rule;
 }
 
 /** The answers to questions of care, each once. */

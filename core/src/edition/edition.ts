@@ -442,6 +442,10 @@ export interface Edition {
 
 /** Stands where a cause is named, for a question that was answered from the plant's card: nothing was wrong. */
 export const CARE_ONLY = 'care';
+/** Care topic: whether it is poisonous; told without a question where somebody ate of it: "the cat chewed a lily leaf" is no pest's feeding. */
+export const POISON = 'poison';
+/** Care topic: whether a crop that was struck can still be eaten. */
+export const EAT = 'eat';
 export const UNLISTED = 'unlisted';
 
 /** Stands where a finding's id would, for the way a thing was put: the reading's answer is the caller's words themselves. */

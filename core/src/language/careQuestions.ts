@@ -1,4 +1,4 @@
-import type { CareTopic } from '../edition/edition.ts';
+import { POISON, type CareTopic } from '../edition/edition.ts';
 import { asksToDo, tellsTrouble, type Asking } from './asking.ts';
 import type { PhraseMatch } from './phrases.ts';
 import { stemOf, type Token } from './tokens.ts';
@@ -13,9 +13,6 @@ export interface CareQuestion {
 
 /** The topic of a question that asks to do something to a plant, nobody knows what: its whole card may answer it. */
 export const WHOLE_CARD = 'card';
-
-/** Told of somebody who ate of the plant: "the cat chewed a lily leaf" is no pest's feeding. */
-const BY_MOUTH = 'poison';
 
 export interface CareHeard {
   questions: CareQuestion[];
@@ -106,7 +103,7 @@ export class CareQuestions {
       ...best.flatMap((match) => asking.flatMap((stretch) => this.byPhrase(tokens, stretch, match)).slice(0, 1)),
     ].sort((a, b) => a.cue[0]! - b.cue[0]!);
     const openings = new Set(found.flatMap(({ asking: { from, body } }) => tokens.flatMap((_, i) => (i >= from && i < body ? [i] : []))));
-    const eaten = best.filter(({ value }) => value.told && value.topic === BY_MOUTH).flatMap(({ at }) => at);
+    const eaten = best.filter(({ value }) => value.told && value.topic === POISON).flatMap(({ at }) => at);
     const cues = new Set([...found.flatMap(({ asking: stretch, cue }) => cue.filter((i) => within(stretch, i))), ...eaten]);
     const inBreath = (i: number): boolean =>
       found.some(({ asking: stretch }) => within(stretch, i) && tokens[i]!.breath === tokens[stretch.from]!.breath);

@@ -1,4 +1,4 @@
-import type { Channel, Edition, Finding, Plant } from '../edition/edition.ts';
+import { EAT, POISON, type Channel, type Edition, type Finding, type Plant } from '../edition/edition.ts';
 import { canShow } from '../diagnosis/hosts.ts';
 import { Answering } from './answering.ts';
 import { answerIn } from './answers.ts';
@@ -26,7 +26,7 @@ export type { Understanding } from './understanding.ts';
 const WONDERS =
   /^(is|are|was) (it|this|that|they|these|the|my|our)\b|^(could|will|would|can|might) (it|this|that|they)\b|^(should|do|does|shall) (i|we)\b/;
 /** Topics asked of what was seen: "green things like tomatoes on my potatoes, are they poisonous". */
-const ON_SEEING = new Set(['poison', 'eat']);
+const ON_SEEING = new Set([POISON, EAT]);
 
 const ofCare = ({ value, ...match }: Match): CarePhrase[] => (value.kind === 'care' ? [{ ...match, value }] : []);
 

@@ -1,5 +1,5 @@
 import type { Cause, Edition, Plant } from '../edition/edition.ts';
-import { UNLISTED, WORDING } from '../edition/edition.ts';
+import { POISON, UNLISTED, WORDING } from '../edition/edition.ts';
 import type { CareAnswer, CareDate } from '../consult/careAnswers.ts';
 import type { Standing } from '../consult/consult.ts';
 import { likelihoodWord, readingText } from '../consult/words.ts';
@@ -220,7 +220,7 @@ function careLines({ care, edition, plant, standing }: ReplyInput): string[] {
     ...(care?.dates ?? []).filter((date) => date.topic === topic).map((date) => `– ${date.name} (${when(date)}): ${sentence(date.how)}`),
     '',
   ]);
-  const touched = answers.some(({ topic }) => TOUCHED.has(topic)) && !answers.some(({ topic }) => topic === 'poison');
+  const touched = answers.some(({ topic }) => TOUCHED.has(topic)) && !answers.some(({ topic }) => topic === POISON);
   const saidAlready = care?.only !== true && standing.decision.firm; // among the cautions of the cause
   return plant?.poisonous && touched && !saidAlready
     ? [...lines, 'Take care', `${plant.name} is poisonous: ${sentence(plant.poisonous)}`, '']

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { styled } from 'styled-components';
 import type { CareDate } from '@sounding/core/consult/careAnswers.ts';
-import type { Edition, Plant } from '@sounding/core/edition/edition.ts';
+import { POISON, type Edition, type Plant } from '@sounding/core/edition/edition.ts';
 import { sayShortDay } from '../../app/dates.ts';
 import { setQuantities } from '../../ui/quantities.ts';
 import { AsideLink } from './AsideLink.tsx';
@@ -87,7 +87,7 @@ export const CarePanel = memo(function CarePanel({ care, edition, plant }: Props
             ))}
         </Answer>
       ))}
-      {plant?.poisonous && !care.answers.some(({ topic }) => topic === 'poison') && <Aside>Poisonous: {plant.poisonous}</Aside>}
+      {plant?.poisonous && !care.answers.some(({ topic }) => topic === POISON) && <Aside>Poisonous: {plant.poisonous}</Aside>}
       <Aside>Nothing wrong has been told. Type what is seen, and the causes are weighed.</Aside>
     </Panel>
   );
