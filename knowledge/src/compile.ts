@@ -88,6 +88,7 @@ function toFinding(row: FindingRow): Finding {
       ...(a['up-to'] ? { upTo: a['up-to'] } : {}),
     })),
     ...(row.absent ? { absent: row.absent } : {}),
+    ...(row.some.length > 0 ? { some: row.some } : {}),
     ...(row.family ? { family: row.family } : {}),
     ...(row.only ? { only: row.only } : {}),
     ...(row.scale ? { scale: row.scale } : {}),

@@ -97,10 +97,11 @@ function lintTreatment(cause: Cause, edition: Edition, say: Say): void {
 
 function lintPhrases(edition: Edition, say: (id: string, text: string) => void): void {
   const spoken = [
-    ...edition.findings.flatMap((f) => f.answers.flatMap((a) => a.words.map((words) => ({ id: f.id, words })))),
+    ...edition.findings.flatMap((f) => [...f.answers.flatMap((a) => a.words), ...(f.some ?? [])].map((words) => ({ id: f.id, words }))),
     ...edition.careTopics.flatMap((t) => [...t.words, ...(t.told ?? [])].map((words) => ({ id: t.id, words }))),
   ];
-  for (const { id, answers } of edition.findings) {
+  for (const { id, answers, absent, some } of edition.findings) {
+    if (some && absent === undefined) say(id, 'has words for "there, but not of what kind", and no answer for "not there"');
     const seen = new Map<string, string>();
     for (const answer of answers)
       for (const words of answer.words) {

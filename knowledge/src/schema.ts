@@ -98,6 +98,8 @@ export const findingRow = z.strictObject({
   ask: z.string(),
   check: z.string().optional(),
   absent: id.optional(),
+  /** Phrases that say no more than that it is there: "spots on the leaves". */
+  some: words,
   /** Findings that see the same thing from several sides share a family. */
   family: id.optional(),
   /** Groups of plants it can be seen on at all. */

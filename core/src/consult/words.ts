@@ -14,6 +14,7 @@ export function readingText(edition: Edition, findingId: string, answer: string)
   if (findingId === WORDING) return 'How it was put';
   const finding = edition.findings.find((f) => f.id === findingId);
   if (!finding) return `${findingId}: ${answer}`;
+  if (answer === `not:${finding.absent}`) return `${finding.name}: there, of what kind is not said`;
   const negated = answer.startsWith('not:');
   const say = finding.answers.find((a) => a.id === answer.replace(/^not:/, ''))?.say ?? answer;
   return `${finding.name}: ${negated ? 'not ' : ''}${say}`;

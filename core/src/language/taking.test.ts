@@ -40,6 +40,29 @@ describe('taking', () => {
     taking.take(seen(coating, 'white', [1, 2]));
     expect(taking.readings).toMatchObject([{ answer: 'none', from: 'no white powder' }]);
   });
+  it('gives up "there, of what kind is not said" for the kind, whichever comes first', () => {
+    const vague = seen(coating, 'not:none', [1]);
+    const kind = seen(coating, 'white', [2, 3]);
+    for (const matches of [
+      [vague, kind],
+      [kind, vague],
+    ]) {
+      const taking = hear('a coating, white powder');
+      matches.forEach((match) => taking.take(match));
+      expect(taking.readings).toMatchObject([{ answer: 'white', from: 'white powder', choices: [] }]);
+    }
+  });
+  it('keeps "nothing there" beside "something there" as a choice', () => {
+    const taking = hear('nothing, a coating');
+    taking.take(seen(coating, 'none', [0]));
+    taking.take(seen(coating, 'not:none', [2]));
+    expect(taking.readings).toMatchObject([{ answer: 'none', choices: ['not:none'] }]);
+  });
+  it('reads "no coating" as none there', () => {
+    const taking = hear('no coating', { negatedBy: [-1, 0] });
+    taking.take(seen(coating, 'not:none', [1]));
+    expect(taking.readings).toMatchObject([{ answer: 'none' }]);
+  });
   it('does not deny again what says no itself', () => {
     const taking = hear('never powder', { negatedBy: [-1, 0] });
     taking.take(seen(coating, 'white', [0, 1]));

@@ -139,6 +139,12 @@ export class Taking {
   /** "Leaves turn yellow but the veins stay green": the more particular of two things said of one finding is meant, the other kept as a choice. */
   private weighAgainst(same: UnderstoodReading, finding: Finding, answer: string, at: readonly number[]): void {
     if (same.answer === answer || same.choices.includes(answer)) return;
+    const some = `not:${finding.absent}`;
+    if (answer === some && same.answer !== finding.absent) return;
+    if (same.answer === some && answer !== finding.absent) {
+      Object.assign(same, { answer, from: this.said(at) });
+      return;
+    }
     const plain = !answer.startsWith('not:') && !same.answer.startsWith('not:');
     const particular = plain && shareOf(finding, answer) < PARTICULAR * shareOf(finding, same.answer);
     same.choices.push(particular ? same.answer : answer);

@@ -9,8 +9,10 @@ import { stemOf, tokenise, type Token } from './tokens.ts';
 function phrasesOf(edition: Edition): Phrase<Meaning>[] {
   const phrases: Phrase<Meaning>[] = [];
   const add = (pattern: string, meaning: Meaning) => phrases.push(compilePhrase(pattern, meaning, edition.lexicon));
-  for (const finding of edition.findings)
+  for (const finding of edition.findings) {
     for (const answer of finding.answers) for (const words of answer.words) add(words, { kind: 'finding', finding, answer: answer.id });
+    for (const words of finding.some ?? []) add(words, { kind: 'finding', finding, answer: `not:${finding.absent}` });
+  }
   for (const { id: topic, words, told } of edition.careTopics) {
     for (const pattern of words) add(pattern, { kind: 'care', topic, told: false });
     for (const pattern of told ?? []) add(pattern, { kind: 'care', topic, told: true });
@@ -50,9 +52,8 @@ export class Vocabulary {
   private words(prose: readonly Token[]): string[] {
     const { classes, organs } = this.edition.lexicon;
     const listed = [...Object.values(classes), ...Object.values(organs)].flat().map((word) => word.replace('!', ''));
-    const asked = this.edition.findings.flatMap(({ answers }) =>
-      answers.flatMap(({ words }) => words.flatMap((pattern) => pattern.match(/[a-z]+(?![a-z]*[*}])/g) ?? [])),
-    );
+    const patterns = this.edition.findings.flatMap(({ answers, some }) => [...answers.flatMap(({ words }) => words), ...(some ?? [])]);
+    const asked = patterns.flatMap((pattern) => pattern.match(/[a-z]+(?![a-z]*[*}])/g) ?? []);
     return [...listed, ...asked, ...prose.map(({ word }) => word)];
   }
 
