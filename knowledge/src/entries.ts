@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parse, stringify } from 'yaml';
-import { ENTRY_KINDS, type DeskEntry, type EntryKind } from './compile.ts';
+import { ENTRY_KINDS, type DeskEntry, type EntryKind } from './desk.ts';
 
 type Row = Record<string, unknown> & { id: string };
 /** A whole library as plain rows, the way it is written: what is taken out and brought in. */

@@ -39,7 +39,7 @@ interface Found extends CareQuestion {
 }
 
 /** After these a verb's form may be a thing: "will it harm my plants" asks for no planting, "the pruning" is still about pruning. */
-const DETERMINERS = new Set('my our your his her their the these those each every whole house of other'.split(' '));
+const DETERMINERS = new Set('my our your his her their the these those each every whole house of other from off on with between among'.split(' '));
 const THINGS = /^(plant|store|water|support|string|prop|tie|cut|move|space|pick|lift|drink)s?$/;
 
 /** "My plants", "the spider plant", "grass clippings": a verb's form that names a thing. */

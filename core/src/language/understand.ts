@@ -25,7 +25,7 @@ export type { Understanding } from './understanding.ts';
 /** "Is it dying?" is a worry, not something seen. */
 const WONDERS =
   /^(is|are|was) (it|this|that|they|these|the|my|our)\b|^(could|will|would|can|might) (it|this|that|they)\b|^(should|do|does|shall) (i|we)\b/;
-/** Topics asked of what was seen: "green things like tomatoes on my potatoes, are they poisonous". */
+/** Topics asked of what was seen, where something was: "green things like tomatoes on my potatoes, are they poisonous". */
 const ON_SEEING = new Set([POISON, EAT]);
 
 const ofCare = ({ value, ...match }: Match): CarePhrase[] => (value.kind === 'care' ? [{ ...match, value }] : []);
@@ -185,10 +185,11 @@ export class Understander {
     );
     const whole = togetherOf(parts);
     const troubled = this.troubleRead(whole);
+    const seen = whole.readings.length > 0 || whole.claims.length > 0;
     return {
       ...whole,
       care: this.careAskedIn(whole, troubled),
-      onlyCare: whole.care.some(({ topic }) => !ON_SEEING.has(topic)) && !troubled && !whole.maybeCare.trouble,
+      onlyCare: whole.care.some(({ topic }) => !seen || !ON_SEEING.has(topic)) && !troubled && !whole.maybeCare.trouble,
       measurements: words.flatMap((utterance) => measurementsIn(typeof utterance === 'string' ? utterance : utterance.say, whole.host ?? known)),
     };
   }

@@ -1,0 +1,129 @@
+import type { Finding, Inspection, Lexicon, Plant } from '@sounding/core/edition/edition.ts';
+import { inWordOrder } from '@sounding/core/edition/phraseLines.ts';
+import type { z } from 'zod';
+import { provenanceOf } from './provenance.ts';
+import type { FindingRow, inspectionRow, lexiconFile, plantRow } from './schema.ts';
+
+export function toFinding(row: FindingRow): Finding {
+  const entries = Object.entries(row.answers);
+  const given = entries.reduce((sum, [, a]) => sum + (a.share ?? 0), 0);
+  const open = entries.filter(([, a]) => a.share === undefined).length;
+  const each = open === 0 ? 0 : Math.max(1 - given, 0.01 * open) / open;
+  const total = given + each * open;
+  return {
+    id: row.id,
+    name: row.name,
+    organ: row.organ,
+    kind: row.kind,
+    ask: row.ask,
+    ...(row.check ? { check: row.check } : {}),
+    answers: entries.map(([id, a]) => ({
+      id,
+      say: a.say,
+      words: a.words.map(inWordOrder),
+      background: (a.share ?? each) / total,
+      ...(a['up-to'] ? { upTo: a['up-to'] } : {}),
+    })),
+    ...(row.absent ? { absent: row.absent } : {}),
+    ...(row.some.length > 0 ? { some: row.some } : {}),
+    ...(row.family ? { family: row.family } : {}),
+    ...(row.only ? { only: row.only } : {}),
+    ...(row.scale ? { scale: row.scale } : {}),
+    phoneSeconds: row.phone,
+    tableSeconds: row.table,
+    ...(row.reliability ? { reliability: row.reliability } : {}),
+  };
+}
+
+export function toPlant(row: z.infer<typeof plantRow>, care: Record<string, string>): Plant {
+  return {
+    id: row.id,
+    name: row.name,
+    latin: row.latin,
+    also: row.also,
+    genus: row.latin.split(' ')[0] ?? row.latin,
+    family: row.family,
+    groups: row.groups,
+    ...(row.generic ? { generic: true } : {}),
+    ...(row['hardy-c'] === undefined ? {} : { hardyC: row['hardy-c'] }),
+    ...(row.sizes.length > 0 ? { sizes: row.sizes.map(({ what, ...size }) => ({ ...(what ? { what } : {}), ...size })) } : {}),
+    ...(row.needles ? { needles: row.needles } : {}),
+    normal: row.normal.map((n) => ({ what: n.what, ...(n.when ? { when: n.when } : {}), ...(n.varieties ? { varieties: n.varieties } : {}) })),
+    ...(row.poisonous ? { poisonous: row.poisonous } : {}),
+    care,
+    mark: row.mark,
+  };
+}
+
+export function toLexicon(row: z.infer<typeof lexiconFile>): Lexicon {
+  return {
+    classes: row.classes,
+    irregular: row.irregular,
+    negators: row.negators,
+    notNegating: row['not-negating'],
+    deniedBefore: row['denied-before'],
+    shortForms: row['short-forms'],
+    doubts: row.doubts,
+    nearby: row.nearby,
+    nearbyAfter: row['nearby-after'],
+    likened: row.likened,
+    goods: row.goods,
+    remedies: row.remedies,
+    noPlant: row['no-plant'],
+    organs: row.organs,
+    stopWords: row['stop-words'].split(/\s+/).filter(Boolean),
+    seenNotNamed: row['seen-not-named'],
+  };
+}
+
+export const EMPTY_LEXICON: Lexicon = {
+  classes: {},
+  irregular: {},
+  negators: [],
+  notNegating: [],
+  doubts: [],
+  nearby: [],
+  nearbyAfter: [],
+  likened: [],
+  goods: [],
+  remedies: [],
+  noPlant: [],
+  organs: {},
+  stopWords: [],
+};
+
+export function toInspection({
+  mark,
+  source,
+  note,
+  steps,
+  results,
+  sum,
+  id,
+  name,
+  settles,
+  where,
+  needs,
+  cautions,
+}: z.infer<typeof inspectionRow>): Inspection {
+  const readingsOf = (read: string) =>
+    read
+      .split(' ')
+      .filter(Boolean)
+      .map((pair) => {
+        const [finding = '', answer = ''] = pair.split('=');
+        return { finding, answer };
+      });
+  return {
+    id,
+    name,
+    settles,
+    where,
+    needs,
+    cautions,
+    steps: steps.map(({ say, figure, seconds }) => ({ say, ...(figure ? { figure } : {}), ...(seconds ? { seconds } : {}) })),
+    results: results.map(({ say, means, read, again }) => ({ say, means, readings: readingsOf(read), ...(again ? { again } : {}) })),
+    ...(sum ? { sum } : {}),
+    ...provenanceOf({ mark, source, note }, 'memory'),
+  };
+}
