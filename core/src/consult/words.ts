@@ -9,12 +9,16 @@ export function likelihoodWord(probability: number): string {
   return probability >= 0.15 ? 'possibly' : 'hardly';
 }
 
+/** Answers that say a thing is not there; of other findings the absent answer is a sound state. */
+const NOTHING = new Set(['none', 'nothing']);
+
 /** A reading in plain words: the finding's name and what was answered. */
 export function readingText(edition: Edition, findingId: string, answer: string): string {
   if (findingId === WORDING) return 'How it was put';
   const finding = edition.findings.find((f) => f.id === findingId);
   if (!finding) return `${findingId}: ${answer}`;
-  if (answer === `not:${finding.absent}`) return `${finding.name}: there, of what kind is not said`;
+  if (answer === `not:${finding.absent}`)
+    return `${finding.name}: ${NOTHING.has(finding.absent ?? '') ? 'there, kind not said' : 'amiss, not said how'}`;
   const negated = answer.startsWith('not:');
   const say = finding.answers.find((a) => a.id === answer.replace(/^not:/, ''))?.say ?? answer;
   return `${finding.name}: ${negated ? 'not ' : ''}${say}`;

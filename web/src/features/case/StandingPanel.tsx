@@ -107,7 +107,9 @@ function EvidenceList({
   const ordered = [...candidate.evidence].sort((a, b) => b.decibans - a.decibans);
   const say = (finding: string, answer: string | undefined) =>
     readingText(edition, finding, taken.find((r) => r.finding === finding)?.answer ?? answer ?? '');
-  const speaking = ordered.filter((e) => evidenceWord(e.decibans) !== 'neutral');
+  // what the leader does not explain is said once, and as that
+  const unexplained = candidate === standing.candidates[0] ? standing.unexplained : [];
+  const speaking = ordered.filter((e) => evidenceWord(e.decibans) !== 'neutral' && !unexplained.includes(e.finding));
   const rivals = (cause?.lookAlikes ?? []).filter((like) => (standing.candidates.find((c) => c.cause === like.cause)?.probability ?? 0) > 0.01);
   return (
     <dl>
@@ -120,9 +122,7 @@ function EvidenceList({
           text={candidate.cause === UNLISTED ? 'wins when nothing listed explains the readings' : 'nothing yet beyond host, season and place'}
         />
       )}
-      {candidate === standing.candidates[0] && standing.unexplained.length > 0 && (
-        <Pair term="not explained" text={standing.unexplained.map((id) => say(id, undefined)).join('; ')} />
-      )}
+      {unexplained.length > 0 && <Pair term="not explained" text={unexplained.map((id) => say(id, undefined)).join('; ')} />}
       {candidate === standing.candidates[0] &&
         standing.overturnings.map((o) => (
           <Pair
