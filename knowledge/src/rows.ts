@@ -73,6 +73,7 @@ export function toLexicon(row: z.infer<typeof lexiconFile>): Lexicon {
     organs: row.organs,
     stopWords: row['stop-words'].split(/\s+/).filter(Boolean),
     seenNotNamed: row['seen-not-named'],
+    naming: row.naming,
   };
 }
 

@@ -301,6 +301,7 @@ export const lexiconFile = z.strictObject({
   organs: z.partialRecord(z.enum(ORGANS), z.array(z.string())),
   'stop-words': z.string(),
   'seen-not-named': z.array(z.string()).default([]),
+  naming: z.array(z.string()).min(1),
 });
 
 /** An active ingredient by its ISO common name, with its mode-of-action group. */

@@ -380,6 +380,8 @@ export interface Lexicon {
   organs: Partial<Record<Organ, string[]>>;
   /** Names of causes that anybody uses for what is seen: "bronzing", "light". Said alone they claim nothing. Editions from before 2026.12 have none. */
   seenNotNamed?: string[];
+  /** Words that name a creature, a disease or a disorder: "moth", "*worm", "phytophthora*", "silver leaf". Editions from before 2026.12 have none: there every listed name is one. */
+  naming?: string[];
 }
 
 export interface Source {

@@ -37,6 +37,21 @@ describe('names callers give the trouble', () => {
     expect(claimable(edition).has('bronzing')).toBe(false);
   });
   it.each([
+    ['thick skin', false],
+    ['passionfruit woodiness', false],
+    ['plum moths', true],
+    ['root-knot', true],
+    ['tobacco hornworms', true],
+    ['phytophthora of box', true],
+    ['the silver leaf of plums', true],
+    ['bronzing', true],
+    ['Ceratocystis platani', true],
+  ])('of several words are claims only where one names a creature, disease or disorder: "%s" %p', (name, expected) => {
+    const naming = ['moth', 'knot', '*worm', 'phytophthora*', 'silver leaf'];
+    const edition = { ...smallEdition, causes: [{ ...mildew, also: [name] }], lexicon: { ...smallEdition.lexicon, naming } };
+    expect(claimable(edition).has(name.toLowerCase())).toBe(expected);
+  });
+  it.each([
     ['greening', 'it has greening', true],
     ['greening', 'it is still green', false],
     ['aphids', 'an aphid', true],

@@ -1,22 +1,41 @@
 import { COMMONNESS_VALUES, type Cause, type Edition, type Plant } from '../edition/edition.ts';
 import { hostWeight } from '../diagnosis/hosts.ts';
 
-/** Causes by the names callers call them; one name may be that of several, such as "rust". */
+/** True where a name holds a naming word, or is one: "word", "word*" for a beginning, "*word" for an ending, or words in a row. */
+function holds(name: string, naming: readonly string[]): boolean {
+  const words = name.split(/[\s-]/);
+  return naming.some((entry) => {
+    if (entry.includes(' ')) return name.includes(entry);
+    if (entry.endsWith('*')) return words.some((word) => word.startsWith(entry.slice(0, -1)));
+    if (entry.startsWith('*')) return words.some((word) => word.replace(/s$/, '').endsWith(entry.slice(1)));
+    return words.includes(entry) || words.includes(`${entry}s`);
+  });
+}
+
+/** "Ceratocystis platani": names are written small but for these. */
+const SCIENTIFIC = /^\p{Lu}\p{Ll}+ \p{Ll}/u;
+
+const asSpoken = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^\p{L}\s-]|(?<!\p{L})-|-(?!\p{L})/gu, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
+
+/**
+ * Causes by the names callers call them; one name may be that of several, such as "rust". A name of several words counts only where one of them
+ * names a creature, a disease or a disorder: who says "thick skin" tells what is seen, whatever the entry lists.
+ */
 export function claimable(edition: Edition): Map<string, Cause[]> {
   const byName = new Map<string, Cause[]>();
-  const onlySeen = new Set(edition.lexicon.seenNotNamed);
+  const { seenNotNamed, naming } = edition.lexicon;
+  const onlySeen = new Set(seenNotNamed);
+  const isName = (name: string, proper: boolean): boolean =>
+    !onlySeen.has(name) && (naming === undefined || proper || !name.includes(' ') || holds(name, naming));
   for (const cause of edition.causes) {
     if (cause.kind === 'normal') continue;
-    for (const name of new Set(
-      [cause.name, ...cause.also].map((n) =>
-        n
-          .toLowerCase()
-          .replace(/[^\p{L}\s-]|(?<!\p{L})-|-(?!\p{L})/gu, ' ')
-          .replace(/\s+/g, ' ')
-          .trim(),
-      ),
-    ))
-      if (!onlySeen.has(name)) byName.set(name, [...(byName.get(name) ?? []), cause]);
+    const named = [cause.name, ...cause.also].filter((name) => isName(asSpoken(name), name !== cause.name && SCIENTIFIC.test(name)));
+    for (const name of new Set(named.map(asSpoken))) byName.set(name, [...(byName.get(name) ?? []), cause]);
   }
   return byName;
 }
