@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { Consultant } from '../consult/consult.ts';
-import type { Edition } from '../edition/edition.ts';
+import type { Cause, Edition } from '../edition/edition.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { composeReply, LABELS_FIRST, type ReplyPlan } from './reply.ts';
@@ -211,6 +211,20 @@ describe('reply', () => {
     expect(
       composeReply({ edition: lonely, caller: 'T', plant: null, standing, readings: eaten, desk: 'D', advisor: 'A', today: '2026-05-10' }),
     ).toContain('laboratory');
+  });
+  it.each([
+    ['arborist', 'a qualified arborist'],
+    ['licensed', 'a licensed applicator'],
+    ['authority', 'the plant health authority'],
+  ])('that leaves it to somebody (%s) asks for no sample', (id, who) => {
+    const left = (cause: Cause): Cause => ({
+      ...cause,
+      notifiable: false,
+      options: cause.options.slice(0, 1).map((option) => ({ ...option, id, act: 'refer', preferred: true })),
+    });
+    const body = reply(eaten, '2026-05-10', null, new Consultant({ ...edition, causes: edition.causes.map(left) }));
+    expect(body.toLowerCase()).toContain(who);
+    expect(body).not.toContain('laboratory');
   });
   describe('to a question of care', () => {
     const careEdition: Edition = { ...edition, careTopics: [{ id: 'prune', name: 'Pruning', words: ['x'] }] };

@@ -138,16 +138,20 @@ function unsure({ standing, edition }: ReplyInput): string[] {
 function whoToTurnTo({ standing, plan }: ReplyInput, cause: Cause): string[] {
   const asked = new Set(standing.options.filter(({ option }) => option.act === 'refer').map(({ option }) => option.id));
   const act = standing.decision.act;
+  // what is left to someone else is no matter for a sample
+  const sample = asked.has('laboratory') || (act === 'refer' && ![...OTHERS].some((id) => asked.has(id)));
   const tall = (standing.circumstances.heightM ?? 0) > TALL_M;
   const who: (string | false)[] = [
-    cause.notifiable && 'the plant health authority, by telephone; move nothing',
-    (asked.has('laboratory') || act === 'refer') && !cause.notifiable && 'a plant laboratory, with a fresh, partly affected sample in paper',
+    (cause.notifiable || asked.has('authority')) && 'the plant health authority, by telephone; move nothing',
+    sample && !cause.notifiable && 'a plant laboratory, with a fresh, partly affected sample in paper',
     (asked.has('arborist') || asked.has('fell') || tall) && 'a qualified arborist',
     (asked.has('licensed') || (plan?.refer ?? false)) && 'a licensed applicator; ask for the licence',
     asked.has('trap-law') && 'the local authority, before any trap is set',
   ];
   return who.filter((one): one is string => typeof one === 'string');
 }
+/** Options that leave the matter to somebody, other than a laboratory. */
+const OTHERS = new Set(['arborist', 'fell', 'licensed', 'authority']);
 /** From this height on the work is not a caller's. */
 const TALL_M = 5;
 
