@@ -1,4 +1,5 @@
 import { isAmong } from '../diagnosis/hosts.ts';
+import { inSentence } from '../edition/names.ts';
 import { ACTS, UNLISTED, type Act, type Cause, type Plant, type TreatmentOption } from '../edition/edition.ts';
 import { longDate, type IsoDate } from '../season/calendar.ts';
 import { isWorkable, windowStanding, type SeasonContext, type WindowStanding } from '../season/windows.ts';
@@ -158,7 +159,7 @@ export function decide(cause: Cause | null, probability: number, verdicts: reado
   if (cause === null || cause.id === UNLISTED) return STUMPED;
   const advice = adviceFor(cause, verdicts, known);
   if (probability >= FIRM) return { ...advice, firm: true };
-  return { ...advice, why: `Not sure enough to act on yet. If it is ${cause.name.toLowerCase()}: ${advice.why}`, firm: false };
+  return { ...advice, why: `Not sure enough to act on yet. If it is ${inSentence(cause.name)}: ${advice.why}`, firm: false };
 }
 
 /** The decision the advisor made instead. A way that is ruled out by the law or the label stays so: see treatment/labels. */

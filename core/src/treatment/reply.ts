@@ -1,4 +1,5 @@
 import type { Cause, Edition, Plant } from '../edition/edition.ts';
+import { inSentence } from '../edition/names.ts';
 import { POISON, UNLISTED, WORDING } from '../edition/edition.ts';
 import type { CareAnswer, CareDate } from '../consult/careAnswers.ts';
 import type { Standing } from '../consult/consult.ts';
@@ -94,9 +95,7 @@ function howWeKnow(input: ReplyInput, cause: Cause): string {
     ...cause.lookAlikes
       .filter((like) => (standing.candidates.find((c) => c.cause === like.cause)?.probability ?? 0) > 0.05)
       .slice(0, 1)
-      .map(
-        (like) => `It could also be ${(edition.causes.find((c) => c.id === like.cause)?.name ?? like.cause).toLowerCase()}. ${sentence(like.say)}`,
-      ),
+      .map((like) => `It could also be ${inSentence(edition.causes.find((c) => c.id === like.cause)?.name ?? like.cause)}. ${sentence(like.say)}`),
   ].join(' ');
 }
 
@@ -123,7 +122,7 @@ function chosenOptions(standing: Standing): OptionStanding[] {
 /** A name for the letter: "your peach", where the card covers "Peach and nectarine". */
 function hostName(plant: Plant | null): string {
   if (!plant) return 'plant';
-  return / and | family/.test(plant.name) ? plant.id.replace(/-/g, ' ') : plant.name.toLowerCase();
+  return / and | family/.test(plant.name) ? plant.id.replace(/-/g, ' ') : inSentence(plant.name);
 }
 
 /** How many things a caller can be asked to look at in one letter. */
@@ -160,7 +159,7 @@ function changeOfMind({ standing, edition }: ReplyInput): string | null {
   const one = standing.overturnings[0];
   const other = edition.causes.find((c) => c.id === one?.cause);
   return one && other
-    ? `We would think of ${other.name.toLowerCase()} instead if you found this: ${readingText(edition, one.finding, one.answer).toLowerCase()}.`
+    ? `We would think of ${inSentence(other.name)} instead if you found this: ${readingText(edition, one.finding, one.answer).toLowerCase()}.`
     : null;
 }
 
@@ -246,7 +245,7 @@ export function composeReply(input: ReplyInput): string {
   } else if (!leader || !cause || leader.cause === UNLISTED) {
     lines.push(`${thanks} We cannot name the cause from what we know so far. ${standing.decision.why}`, '');
   } else {
-    const name = `${cause.name.toLowerCase()}${cause.latin ? ` (${cause.latin})` : ''}`;
+    const name = `${inSentence(cause.name)}${cause.latin ? ` (${cause.latin})` : ''}`;
     lines.push(`${thanks} It is ${likelihoodWord(leader.probability)} ${name}: about ${Math.min(99, Math.round(leader.probability * 100))} in 100.`);
     lines.push(...(standing.decision.firm ? advised(input, cause) : unsure(input)));
   }

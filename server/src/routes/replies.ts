@@ -1,4 +1,5 @@
 import { desc, eq } from 'drizzle-orm';
+import { inSentence } from '@sounding/core/edition/names.ts';
 import { Router } from 'express';
 import { z } from 'zod';
 import { dateText } from '@sounding/contract/caseInput.ts';
@@ -31,10 +32,10 @@ export function replyRoutes({ db, library, now, fonts }: Services): Router {
     const edition = await library.edition(deskId);
     const labels = await standingRecords<Label>(db, deskId, 'label');
     const plant = edition.plants.find(({ id }) => id === question.hostId)?.name ?? 'Your plant';
-    const cause = edition.causes.find(({ id }) => id === (question.advice?.causeId ?? question.snapshot?.standing[0]?.cause))?.name.toLowerCase();
+    const cause = edition.causes.find(({ id }) => id === (question.advice?.causeId ?? question.snapshot?.standing[0]?.cause));
     return calendarFile({
       desk: await deskName(deskId),
-      about: cause ? `${plant}, ${cause}` : plant,
+      about: cause ? `${plant}, ${inSentence(cause.name)}` : plant,
       plan: question.plan,
       products: Object.fromEntries(labels.map(({ body }) => [body.id, body.name])),
       noteFor: noteFor === null ? null : { on: noteFor, why: `The day noted for it: look at it now, and ring if you are not sure. ${LABELS_FIRST}` },

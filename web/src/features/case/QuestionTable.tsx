@@ -3,6 +3,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { styled } from 'styled-components';
 import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
 import type { Finding } from '@sounding/core/edition/edition.ts';
+import { inSentence } from '@sounding/core/edition/names.ts';
 import { readingText } from '@sounding/core/consult/words.ts';
 import { testsFor } from '@sounding/core/consult/tests.ts';
 import { Notice } from '../../ui/controls.tsx';
@@ -216,7 +217,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
             taken={shownWeighed}
             backAt={mark === null ? null : at}
             planHref={planHref}
-            hostName={plant?.name.toLowerCase() ?? 'plants'}
+            hostName={plant ? inSentence(plant.name) : 'plants'}
           />
         )}
       </Columns>

@@ -1,4 +1,5 @@
 import { memo, useState } from 'react';
+import { inSentence } from '@sounding/core/edition/names.ts';
 import { styled } from 'styled-components';
 import type { ReadingView } from '@sounding/contract/api.ts';
 import type { Candidate, Standing } from '@sounding/core/consult/consult.ts';
@@ -128,7 +129,7 @@ function EvidenceList({
           <Pair
             key={o.finding}
             term="would overturn"
-            text={`${readingText(edition, o.finding, o.answer)} – then ${(edition.causes.find((c) => c.id === o.cause)?.name ?? o.cause).toLowerCase()}`}
+            text={`${readingText(edition, o.finding, o.answer)} – then ${inSentence(edition.causes.find((c) => c.id === o.cause)?.name ?? o.cause)}`}
           />
         ))}
       {rivals.slice(0, 2).map((like) => (
@@ -155,7 +156,7 @@ function Both({ pair, edition }: { pair: NonNullable<Standing['pair']>; edition:
   return (
     <Aside>
       <b>
-        Perhaps two at once: {name(pair.causes[0])} and {name(pair.causes[1]).toLowerCase()}
+        Perhaps two at once: {name(pair.causes[0])} and {inSentence(name(pair.causes[1]))}
       </b>{' '}
       – {times} likelier than any one alone. The first accounts for {seen(pair.explains[0])}, the second for {seen(pair.explains[1])}.
     </Aside>

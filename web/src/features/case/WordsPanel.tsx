@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { inSentence } from '@sounding/core/edition/names.ts';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { QuestionView, ReadingView } from '@sounding/contract/api.ts';
@@ -187,7 +188,7 @@ export const WordsPanel = memo(function WordsPanel({ caseId, question, edition, 
       )}
       {card && (
         <Empty>
-          Something to do is asked for; perhaps <Link to={`/library/plant/${card.id}`}>the card of {card.name.toLowerCase()}</Link> answers it.
+          Something to do is asked for; perhaps <Link to={`/library/plant/${card.id}`}>the card of {inSentence(card.name)}</Link> answers it.
         </Empty>
       )}
       {care.map((c) => (

@@ -1,4 +1,5 @@
 import type { RankedQuestion, Reason } from '@sounding/core/diagnosis/questions.ts';
+import { inSentence } from '@sounding/core/edition/names.ts';
 import {
   UNLISTED,
   type Act,
@@ -107,7 +108,7 @@ export function timingText(timing: WindowStanding): string {
 
 /** Why a question is worth the caller's time: which causes it tells apart, and what it could change in the advice. */
 export function reasonText(reason: Reason, edition: Edition): string {
-  const name = (id: string) => (id === UNLISTED ? 'something unlisted' : (edition.causes.find((c) => c.id === id)?.name ?? id).toLowerCase());
+  const name = (id: string) => (id === UNLISTED ? 'something unlisted' : inSentence(edition.causes.find((c) => c.id === id)?.name ?? id));
   const [one, other] = reason.splits;
   const splits = one && other ? `splits ${name(one)} from ${name(other)}` : null;
   const changes = reason.changes ? `could turn “${ACT_WORDS[reason.changes.from]}” into “${ACT_WORDS[reason.changes.to]}”` : null;

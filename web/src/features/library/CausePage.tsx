@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { inSentence } from '@sounding/core/edition/names.ts';
 import { Link, useParams } from 'react-router';
 import { styled } from 'styled-components';
 import { ACTS, type Cause, type Edition, type HostSelector } from '@sounding/core/edition/edition.ts';
@@ -58,7 +59,7 @@ const GROUP_WORDS: Record<string, string> = {
 
 const hostText = (host: HostSelector, edition: Edition): string => {
   if ('any' in host) return 'plants of any kind';
-  if ('plant' in host) return edition.plants.find((p) => p.id === host.plant)?.name.toLowerCase() ?? host.plant;
+  if ('plant' in host) return inSentence(edition.plants.find((p) => p.id === host.plant)?.name ?? host.plant);
   if ('genus' in host) return host.genus;
   return 'family' in host ? host.family : (GROUP_WORDS[host.group] ?? `${host.group.replace(/-/g, ' ')}s`);
 };

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { inSentence } from '@sounding/core/edition/names.ts';
 import { Link, useParams } from 'react-router';
 import { styled } from 'styled-components';
 import { useDesk } from '../../app/routes.tsx';
@@ -100,7 +101,7 @@ export function PlanPage() {
       <Right>
         <Head>
           <h1>
-            {plant?.name ?? 'Plant'}: {(standing.candidates[0]?.name ?? '').toLowerCase()}
+            {plant?.name ?? 'Plant'}: {inSentence(standing.candidates[0]?.name ?? '')}
           </h1>
           <p>
             <Link to={`/case/${view.id}?q=${question.id}`}>Back to the case</Link>

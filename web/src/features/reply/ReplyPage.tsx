@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { inSentence } from '@sounding/core/edition/names.ts';
 import { Link, useParams } from 'react-router';
 import { TextArea, TextField as AriaTextField, Label } from 'react-aria-components';
 import { styled } from 'styled-components';
@@ -192,7 +193,7 @@ export function ReplyPage() {
           key={question.id}
           questionId={question.id}
           address={view.caller.email}
-          subject={`Your ${(work.plant?.name ?? 'plant').toLowerCase()}`}
+          subject={`Your ${inSentence(work.plant?.name ?? 'plant')}`}
           body={body + missing}
           saved={saved}
         />

@@ -1,4 +1,5 @@
 import { useCallback, useMemo } from 'react';
+import { inSentence } from '@sounding/core/edition/names.ts';
 import { Link, useSearchParams } from 'react-router';
 import { styled } from 'styled-components';
 import type { DueWindow } from '@sounding/core/season/report.ts';
@@ -172,7 +173,7 @@ export function SeasonPage() {
                 <li key={c.id}>
                   <Link to={`/case/${c.id}`}>
                     {c.caller.name}
-                    {c.causes[0] ? `, ${(edition.causes.find(({ id }) => id === c.causes[0])?.name ?? c.causes[0]).toLowerCase()}` : ''}
+                    {c.causes[0] ? `, ${inSentence(edition.causes.find(({ id }) => id === c.causes[0])?.name ?? c.causes[0])}` : ''}
                   </Link>{' '}
                   <small>
                     {c.followUpOn && c.followUpOn < today ? `was due ${sayShortDay(c.followUpOn)}` : c.followUpOn ? sayShortDay(c.followUpOn) : ''}
