@@ -117,7 +117,7 @@ function EvidenceList({
       {speaking.map((e) => (
         <Pair key={e.finding} term={evidenceWord(e.decibans)} text={say(e.finding, e.answers[0])} />
       ))}
-      {speaking.length === 0 && (
+      {speaking.length + unexplained.length === 0 && (
         <Pair
           term="evidence"
           text={candidate.cause === UNLISTED ? 'wins when nothing listed explains the readings' : 'nothing yet beyond host, season and place'}
