@@ -2,12 +2,12 @@ import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync } from 'node:zlib';
-import { asColumns } from '@sounding/core/edition/columns.ts';
+import { packEdition } from '@sounding/core/edition/packed.ts';
 import { compile } from './compile.ts';
 import { lint } from './lint.ts';
 
 /**
- * `knowledge` lints and writes dist/edition.json and dist/works.json, with `--pack` also as it travels (VERSION.columns.br, some seconds);
+ * `knowledge` lints and writes dist/edition.json and dist/works.json, with `--pack` also as it travels (VERSION.edition.br, some seconds);
  * `knowledge --lint` only lints. Exit 1 on any error.
  */
 const here = join(dirname(fileURLToPath(import.meta.url)), '..');
@@ -24,7 +24,7 @@ if (!process.argv.includes('--lint')) {
   mkdirSync(join(here, 'dist'), { recursive: true });
   writeFileSync(join(here, 'dist', 'edition.json'), JSON.stringify(edition));
   writeFileSync(join(here, 'dist', 'works.json'), JSON.stringify(Object.fromEntries(compiled.works)));
-  for (const old of readdirSync(join(here, 'dist')).filter((name) => name.endsWith('.columns.br'))) rmSync(join(here, 'dist', old));
+  for (const old of readdirSync(join(here, 'dist')).filter((name) => name.endsWith('.edition.br'))) rmSync(join(here, 'dist', old));
   if (process.argv.includes('--pack'))
-    writeFileSync(join(here, 'dist', `${edition.version}.columns.br`), brotliCompressSync(JSON.stringify(asColumns(edition))));
+    writeFileSync(join(here, 'dist', `${edition.version}.edition.br`), brotliCompressSync(JSON.stringify(packEdition(edition))));
 }

@@ -13,7 +13,7 @@ import { DEMO_STATIONS } from './demo/lindwater.ts';
 import { seedDemo } from './demo/seed.ts';
 import type { Services } from './http.ts';
 import { InstrumentHub } from './instruments/hub.ts';
-import { asRows, type EditionColumns } from '@sounding/core/edition/columns.ts';
+import { unpackEdition, type PackedEdition } from '@sounding/core/edition/packed.ts';
 import { DeskLibrary } from './library/deskLibrary.ts';
 import { PackedEditions } from './library/packedEditions.ts';
 import { listenOnLoopback, type Listening } from './testDesk.ts';
@@ -97,10 +97,10 @@ describe('desk', () => {
     await agent.patch('/api/desk').send({ today: '2026-06-14' });
   });
   it('hands out the edition for ever and none that was never used', async () => {
-    const found = await agent.get(`/api/editions/${edition.version}/columns`);
+    const found = await agent.get(`/api/editions/${edition.version}/packed`);
     expect(found.headers['cache-control']).toContain('immutable');
-    expect(asRows(found.body as EditionColumns)).toEqual(JSON.parse(JSON.stringify(edition)));
-    expect((await agent.get('/api/editions/1999.01-zz/columns')).status).toBe(404);
+    expect(unpackEdition(found.body as PackedEdition)).toEqual(JSON.parse(JSON.stringify(edition)));
+    expect((await agent.get('/api/editions/1999.01-zz/packed')).status).toBe(404);
   });
 });
 

@@ -52,7 +52,7 @@ describe('the library of a desk', () => {
     const kept = await entry();
     expect(kept.from).toBe('desk');
     expect(kept.history).toEqual([{ revision: 1, at: '2026-06-14T09:00:00.000Z', by: 'Corvin Halloway-Brisk', note: 'house line', back: false }]);
-    expect((await agent.get(`/api/editions/${before}/columns`)).status).toBe(200);
+    expect((await agent.get(`/api/editions/${before}/packed`)).status).toBe(200);
   });
   it('refuses what the lint refuses, names the line, and writes nothing', async () => {
     const answer = await put((await entry()).text.replace('orange-bright: always', 'orange-bright: perhaps'));

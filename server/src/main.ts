@@ -26,7 +26,7 @@ function need(name: string): string {
 
 /** What the build packed of this edition, if it did. */
 function packedAtBuild(root: string, version: string): Map<string, Buffer> {
-  const file = join(root, `knowledge/dist/${version}.columns.br`);
+  const file = join(root, `knowledge/dist/${version}.edition.br`);
   return new Map(existsSync(file) ? [[version, readFileSync(file)]] : []);
 }
 

@@ -9,7 +9,7 @@ import { createApp } from './app.ts';
 import { connect, migrateDatabase, type Connection, type Database } from './db/connect.ts';
 import { seedDemo } from './demo/seed.ts';
 import { InstrumentHub } from './instruments/hub.ts';
-import { asRows, type EditionColumns } from '@sounding/core/edition/columns.ts';
+import { unpackEdition, type PackedEdition } from '@sounding/core/edition/packed.ts';
 import { DeskLibrary } from './library/deskLibrary.ts';
 import { PackedEditions } from './library/packedEditions.ts';
 
@@ -79,7 +79,7 @@ export async function openTestDesk(
     connection,
     edition,
     session,
-    standing: async () => asRows((await agent.get(`/api/editions/${encodeURIComponent((await session()).edition)}/columns`)).body as EditionColumns),
+    standing: async () => unpackEdition((await agent.get(`/api/editions/${encodeURIComponent((await session()).edition)}/packed`)).body as PackedEdition),
     seat: async (role) => {
       const person = (await session()).people.find((p) => p.role === role);
       const answer = await agent.put('/api/session/seat').send({ personId: person?.id });

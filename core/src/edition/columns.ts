@@ -31,9 +31,6 @@ interface NestedColumns extends Columns {
 /** A field of a cause that packs better so; others, of rows that are more alike than their fields, do not. */
 const NESTED = 'lookAlikes';
 
-/** Asked for with the columns, which browsers keep for ever: another number where they are laid out in another way. */
-export const COLUMNS_FORM = 7;
-
 /** Fields of a cause that pack better when they stand in this order, like beside like; the others follow. */
 const FIRST = ['heard', 'told', 'rates', 'hosts', 'id', 'name', 'also', 'latin', 'worth', 'replyLine', 'story', 'options'];
 

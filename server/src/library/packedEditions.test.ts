@@ -1,11 +1,11 @@
 import { brotliDecompressSync } from 'node:zlib';
 import { describe, expect, it } from '@jest/globals';
-import { asRows, type EditionColumns } from '@sounding/core/edition/columns.ts';
+import { unpackEdition, type PackedEdition } from '@sounding/core/edition/packed.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import { PackedEditions } from './packedEditions.ts';
 
-const opened = (bytes: Buffer): Edition => asRows(JSON.parse(brotliDecompressSync(bytes).toString()) as EditionColumns);
+const opened = (bytes: Buffer): Edition => unpackEdition(JSON.parse(brotliDecompressSync(bytes).toString()) as PackedEdition);
 const anEdition = (version: string): Edition => ({ ...smallEdition, version });
 
 describe('packed editions', () => {

@@ -1,6 +1,6 @@
 import { promisify } from 'node:util';
 import { brotliCompress, constants } from 'node:zlib';
-import { asColumns } from '@sounding/core/edition/columns.ts';
+import { packEdition } from '@sounding/core/edition/packed.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 
 const compress = promisify(brotliCompress);
@@ -20,7 +20,7 @@ export class PackedEditions {
     const { version } = edition;
     const known = this.ready.get(version) ?? this.packed.get(version);
     if (known) return known;
-    const text = Buffer.from(JSON.stringify(asColumns(edition)));
+    const text = Buffer.from(JSON.stringify(packEdition(edition)));
     const quick = compress(text, { params: { [constants.BROTLI_PARAM_QUALITY]: QUICK } });
     this.keep(version, quick);
     void quick.then(async () => this.keep(version, Promise.resolve(await compress(text)))).catch(() => this.packed.delete(version));

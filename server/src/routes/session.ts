@@ -1,7 +1,7 @@
 import { Router, type RequestHandler } from 'express';
 import { deskPatch, seatBody } from '@sounding/contract/api.ts';
 import { deskToday, findEdition, findSession, openDemoSession, readSession, readWeather, setDemoDay, takeSeat } from '../db/desk.ts';
-import { asColumns } from '@sounding/core/edition/columns.ts';
+import { packEdition } from '@sounding/core/edition/packed.ts';
 import { idParam, whoOf, type Services } from '../http.ts';
 import { ApiError } from '../problems.ts';
 
@@ -52,14 +52,14 @@ export function deskRoutes(services: Services): Router {
     await services.fetchWeather(deskId, today);
     res.status(204).end();
   });
-  router.get('/editions/:version/columns', async (req, res) => {
+  router.get('/editions/:version/packed', async (req, res) => {
     const version = String(req.params['version']);
     const { deskId } = whoOf(res);
     const own = await library.edition(deskId);
     const found = [own, library.shipped].find((edition) => edition.version === version) ?? (await findEdition(db, deskId, version));
     if (!found) throw new ApiError('not-found', `Edition ${version} was never used here.`);
     res.set('Cache-Control', 'private, max-age=31536000, immutable').vary('Accept-Encoding');
-    if (!req.acceptsEncodings('br')) res.json(asColumns(found));
+    if (!req.acceptsEncodings('br')) res.json(packEdition(found));
     else
       res
         .set('Content-Encoding', 'br')

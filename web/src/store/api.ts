@@ -18,7 +18,7 @@ import type { MailBody, MailView } from '@sounding/contract/plan.ts';
 import type { DeskSeason } from '@sounding/contract/season.ts';
 import type { Place, SettingsView } from '@sounding/contract/settings.ts';
 import type { StationImportView, StationLayout, StationState } from '@sounding/contract/stations.ts';
-import { asRows, COLUMNS_FORM } from '@sounding/core/edition/columns.ts';
+import { PACKED_FORM, unpackEdition } from '@sounding/core/edition/packed.ts';
 import type { Edition, LossTable } from '@sounding/core/edition/edition.ts';
 import type { WeatherHour } from '@sounding/core/season/hourly.ts';
 import type { WeatherDay, WeatherSeries } from '@sounding/core/season/weather.ts';
@@ -32,8 +32,8 @@ export const api = createApi({
   endpoints: (build) => ({
     session: build.query<SessionView, void>({ query: () => '/session', providesTags: ['Session'] }),
     edition: build.query<Edition, string>({
-      query: (version) => ({ url: `/editions/${version}/columns`, params: { form: COLUMNS_FORM } }),
-      transformResponse: asRows,
+      query: (version) => ({ url: `/editions/${version}/packed`, params: { form: PACKED_FORM } }),
+      transformResponse: unpackEdition,
       keepUnusedDataFor: 86_400,
     }),
     cases: build.query<CaseList, Partial<CaseListQuery>>({

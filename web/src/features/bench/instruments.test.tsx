@@ -5,7 +5,7 @@ import type { InstrumentsView } from '@sounding/contract/instruments.ts';
 import { createStore } from '../../store/store.ts';
 import { opened } from '../../store/work.ts';
 import { aCase, renderAtDesk } from '../../testing.tsx';
-import { asColumns } from '@sounding/core/edition/columns.ts';
+import { packEdition } from '@sounding/core/edition/packed.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import { InstrumentsPage } from './InstrumentsPage.tsx';
 
@@ -44,7 +44,7 @@ beforeEach(() => {
     const path = new URL(request.url).pathname;
     asked.push(`${request.method} ${path}`);
     if (path === '/api/instruments') return answer(table);
-    if (path.startsWith('/api/editions/')) return answer(asColumns(smallEdition));
+    if (path.startsWith('/api/editions/')) return answer(packEdition(smallEdition));
     if (path === '/api/cases/c1') return answer(aCase());
     return Promise.resolve(new Response(null, { status: 204 }));
   });

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { asColumns } from '@sounding/core/edition/columns.ts';
+import { packEdition } from '@sounding/core/edition/packed.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import { sent } from '../../store/outbox.ts';
 import { fakeServer, workersHere, type FakeServer } from '../../testServer.ts';
@@ -12,7 +12,7 @@ const { CasePage } = await import('./CasePage.tsx');
 
 let server: FakeServer;
 const open = (view = aCase()) => {
-  server = fakeServer({ 'GET /api/cases/*': view, 'GET /api/editions/*/columns': asColumns(smallEdition), 'GET /api/session': {} });
+  server = fakeServer({ 'GET /api/cases/*': view, 'GET /api/editions/*/packed': packEdition(smallEdition), 'GET /api/session': {} });
   return renderAtDesk(<CasePage />, { at: '/case/c1', path: '/case/:caseId' });
 };
 const entry = () => screen.findByLabelText('What the caller says');
@@ -138,14 +138,14 @@ describe('a case', () => {
     for (const { id } of store.getState().outbox.pending) store.dispatch(sent({ id, at: 0 }));
     unmount();
     server.stop();
-    server = fakeServer({ 'GET /api/editions/*/columns': asColumns(smallEdition) });
+    server = fakeServer({ 'GET /api/editions/*/packed': packEdition(smallEdition) });
     renderAtDesk(<CasePage />, { at: '/case/c1', path: '/case/:caseId', store });
     await waitFor(() => expect(server.asked).toContain('GET /api/cases/c1'));
     await entry();
     expect(within(said()).getByText(/my bean has holes/)).toBeTruthy();
   });
   it('says when a case cannot be opened', async () => {
-    server = fakeServer({ 'GET /api/editions/*/columns': asColumns(smallEdition) });
+    server = fakeServer({ 'GET /api/editions/*/packed': packEdition(smallEdition) });
     renderAtDesk(<CasePage />, { at: '/case/c1', path: '/case/:caseId' });
     expect((await screen.findByRole('alert')).textContent).toContain('there is no GET /api/cases/c1');
   });

@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, it } from '@jest/globals';
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { asColumns } from '@sounding/core/edition/columns.ts';
+import { packEdition } from '@sounding/core/edition/packed.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import { fakeServer, type FakeServer } from '../../testServer.ts';
 import { aSummary, renderAtDesk } from '../../testing.tsx';
@@ -12,7 +12,7 @@ afterEach(() => server.stop());
 const TOTAL = 60;
 const serve = () => {
   server = fakeServer({
-    'GET /api/editions/*/columns': asColumns(smallEdition),
+    'GET /api/editions/*/packed': packEdition(smallEdition),
     'GET /api/cases': ({ url }: { url: URL }) => {
       const search = url.searchParams.get('search');
       if (search === 'zorblequux') return { cases: [], total: 0 };

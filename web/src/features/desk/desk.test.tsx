@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { CaseSummary } from '@sounding/contract/api.ts';
-import { asColumns } from '@sounding/core/edition/columns.ts';
+import { packEdition } from '@sounding/core/edition/packed.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import { fakeServer, Refusal, workersHere, type FakeServer } from '../../testServer.ts';
 import { aCase, aSummary, renderAtDesk } from '../../testing.tsx';
@@ -25,7 +25,7 @@ beforeEach(() => {
       if ((body as { caller: { name: string } }).caller.name === 'Refused') throw new Refusal(400, 'the name is not allowed');
       return aCase();
     },
-    'GET /api/editions/*/columns': asColumns(smallEdition),
+    'GET /api/editions/*/packed': packEdition(smallEdition),
   });
 });
 afterEach(() => server.stop());

@@ -2,7 +2,7 @@ import { afterEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { EntryView } from '@sounding/contract/api.ts';
-import { asColumns } from '@sounding/core/edition/columns.ts';
+import { packEdition } from '@sounding/core/edition/packed.ts';
 import type { Cause, Edition, Plant } from '@sounding/core/edition/edition.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import { fakeServer, Refusal, type FakeServer } from '../../testServer.ts';
@@ -73,7 +73,7 @@ const told: Edition = {
   ],
 };
 const serve = (answers: Parameters<typeof fakeServer>[0] = {}) => {
-  server = fakeServer({ 'GET /api/editions/*/columns': asColumns(told), ...answers });
+  server = fakeServer({ 'GET /api/editions/*/packed': packEdition(told), ...answers });
 };
 const heading = (name: string) => screen.findByRole('heading', { name });
 
@@ -97,7 +97,7 @@ describe('the library', () => {
   });
   it('says so when it cannot be had', async () => {
     serve({
-      'GET /api/editions/*/columns': () => {
+      'GET /api/editions/*/packed': () => {
         throw new Refusal(503, 'the database is away');
       },
     });

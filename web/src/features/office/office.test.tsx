@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, it } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { asColumns } from '@sounding/core/edition/columns.ts';
+import { packEdition } from '@sounding/core/edition/packed.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import { fakeServer, Refusal, type FakeServer } from '../../testServer.ts';
 import { COORDINATING, renderAtDesk } from '../../testing.tsx';
@@ -30,7 +30,7 @@ let server: FakeServer;
 afterEach(() => server.stop());
 const serve = (answers = {}) => {
   server = fakeServer({
-    'GET /api/editions/*/columns': asColumns({ ...smallEdition, schools: [school] }),
+    'GET /api/editions/*/packed': packEdition({ ...smallEdition, schools: [school] }),
     'GET /api/settings': { houseLines: {}, losses: null, history: [{ what: 'losses', at: '2026-06-01T09:00:00Z', by: 'Corvin Brisk' }] },
     'GET /api/outbox': [mail],
     'PUT /api/settings/house-lines': () => undefined,

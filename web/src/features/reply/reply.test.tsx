@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { asColumns } from '@sounding/core/edition/columns.ts';
+import { packEdition } from '@sounding/core/edition/packed.ts';
 import { LABELS_FIRST } from '@sounding/core/treatment/reply.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import { fakeServer, workersHere, type FakeServer } from '../../testServer.ts';
@@ -26,7 +26,7 @@ const open = (extra = {}, opening = '') => {
   const view = aCase({ opening, questions: [aQuestion({ hostId: 'bean', readings: [reading], ...extra })] });
   server = fakeServer({
     'GET /api/cases/*': view,
-    'GET /api/editions/*/columns': asColumns(smallEdition),
+    'GET /api/editions/*/packed': packEdition(smallEdition),
     'GET /api/shed': { jurisdiction: 'Anywhere', labels: [], rules: [] },
     'GET /api/outbox': [],
   });

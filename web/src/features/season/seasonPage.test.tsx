@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { asColumns } from '@sounding/core/edition/columns.ts';
+import { packEdition } from '@sounding/core/edition/packed.ts';
 import { addDays } from '@sounding/core/season/calendar.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import { fakeServer, Refusal, workersHere, type FakeServer } from '../../testServer.ts';
@@ -46,7 +46,7 @@ const desk = {
 let server: FakeServer;
 const serve = (answers = {}) => {
   server = fakeServer({
-    'GET /api/editions/*/columns': asColumns(edition),
+    'GET /api/editions/*/packed': packEdition(edition),
     'GET /api/stations': [],
     'GET /api/season': desk,
     'GET /api/stations/*/weather': ({ url }: { url: URL }) => ({
