@@ -9,6 +9,7 @@ import { utterancesIn, type Utterance } from './dialogue.ts';
 import { aboutWhere, circumstantial, type Match } from './meaning.ts';
 import { measurementsIn } from './measures.ts';
 import { scopesOf } from './negation.ts';
+import { opinionsIn } from './opinions.ts';
 import { Organs, type NamedWords } from './organs.ts';
 import { closest, PlantNames, withoutHostWords, type PlantMention } from './plants.ts';
 import { Scales } from './scales.ts';
@@ -118,9 +119,12 @@ export class Understander {
     const isShownHere = ({ value }: Match) =>
       value.kind !== 'finding' || plants.length === 0 || plants.some(({ plant }) => canShow(value.finding, plant));
     const isAsked = ({ value, at }: Match) => value.kind === 'finding' && care.asks(at, circumstantial(value));
+    const opinionOf = channel === 'caller' ? opinionsIn(tokens, all) : () => null;
+    for (const match of all) if (opinionOf(match) === 'own') for (const i of match.at) doubted[i] = true;
+    const isTold = (match: Match) => !isWondered(tokens, match) && !isAsked(match) && opinionOf(match) !== 'hearsay';
     const taking = new Taking({ tokens, named, host, channel, negatedBy, doubted, negatorHeads: this.negatorHeads }, care.at);
     all
-      .filter((match) => fitsOrgan(match) && keepsTogether(match.at) && isShownHere(match) && !isWondered(tokens, match) && !isAsked(match))
+      .filter((match) => fitsOrgan(match) && keepsTogether(match.at) && isShownHere(match) && isTold(match))
       .sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!)
       .forEach((match) => taking.take(match));
 

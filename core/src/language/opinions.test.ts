@@ -1,0 +1,53 @@
+import { describe, expect, it } from '@jest/globals';
+import type { Cause, Finding } from '../edition/edition.ts';
+import { smallEdition } from '../testing/smallEdition.ts';
+import type { Match } from './meaning.ts';
+import { opinionsIn } from './opinions.ts';
+import { tokenise } from './tokens.ts';
+
+const [finding] = smallEdition.findings as [Finding];
+const causes = smallEdition.causes;
+
+/** What is held of "thrips" in a sentence, where the word is a name and a sign at once. */
+function opinionOn(sentence: string) {
+  const tokens = tokenise(sentence, smallEdition.lexicon.irregular);
+  const at = [tokens.findIndex(({ word }) => word === 'thrips')];
+  const name: Match = { value: { kind: 'claim', causes }, at, saying: 1, score: 1 };
+  const sign: Match = { value: { kind: 'finding', finding, answer: finding.answers[1]!.id }, at, saying: 1, score: 1 };
+  return opinionsIn(tokens, [name, sign])(sign);
+}
+
+describe('what is only held of the trouble', () => {
+  it.each([
+    'My neighbour says it is thrips.',
+    'The man at the shop blamed thrips.',
+    'I thought it was thrips, but there is no slime.',
+    'According to him it has got to be thrips',
+    'He is convinced it is thrips damage and sprayed.',
+    'I was told thrips because the leaves are silver.',
+  ])('is hearsay where others say it or it was once thought: "%s"', (sentence) => {
+    expect(opinionOn(sentence)).toBe('hearsay');
+  });
+  it.each(['I think it is thrips.', 'We suspect thrips but cannot tell', 'I reckon thrips'])(
+    'is the caller’s own where they think so now: "%s"',
+    (sentence) => {
+      expect(opinionOn(sentence)).toBe('own');
+    },
+  );
+  it.each([
+    'There are thrips.',
+    'He says there are thrips in the flowers.',
+    'She thinks she saw thrips.',
+    'I was told to look and found thrips.',
+    'They say thrips crawl on it.',
+    'My neighbour says so. Thrips.',
+  ])('is nothing of the kind where it is seen: "%s"', (sentence) => {
+    expect(opinionOn(sentence)).toBeNull();
+  });
+  it('leaves alone what a phrase says beyond the name', () => {
+    const tokens = tokenise('he says thrips', smallEdition.lexicon.irregular);
+    const name: Match = { value: { kind: 'claim', causes }, at: [2], saying: 1, score: 1 };
+    const more: Match = { value: { kind: 'finding', finding, answer: finding.answers[1]!.id }, at: [1, 2], saying: 1, score: 1 };
+    expect(opinionsIn(tokens, [name, more])(more)).toBeNull();
+  });
+});
