@@ -12,8 +12,8 @@ const causes = smallEdition.causes;
 function opinionOn(sentence: string) {
   const tokens = tokenise(sentence, smallEdition.lexicon.irregular);
   const at = [tokens.findIndex(({ word }) => word === 'thrips')];
-  const name: Match = { value: { kind: 'claim', causes }, at, saying: 1, score: 1 };
-  const sign: Match = { value: { kind: 'finding', finding, answer: finding.answers[1]!.id }, at, saying: 1, score: 1 };
+  const name: Match = { value: { kind: 'claim', causes }, at, saying: false, score: 1 };
+  const sign: Match = { value: { kind: 'finding', finding, answer: finding.answers[1]!.id }, at, saying: false, score: 1 };
   return opinionsIn(tokens, [name, sign])(sign);
 }
 
@@ -46,8 +46,8 @@ describe('what is only held of the trouble', () => {
   });
   it('leaves alone what a phrase says beyond the name', () => {
     const tokens = tokenise('he says thrips', smallEdition.lexicon.irregular);
-    const name: Match = { value: { kind: 'claim', causes }, at: [2], saying: 1, score: 1 };
-    const more: Match = { value: { kind: 'finding', finding, answer: finding.answers[1]!.id }, at: [1, 2], saying: 1, score: 1 };
+    const name: Match = { value: { kind: 'claim', causes }, at: [2], saying: false, score: 1 };
+    const more: Match = { value: { kind: 'finding', finding, answer: finding.answers[1]!.id }, at: [1, 2], saying: false, score: 1 };
     expect(opinionsIn(tokens, [name, more])(more)).toBeNull();
   });
 });
