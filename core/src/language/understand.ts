@@ -38,6 +38,8 @@ function isWondered(tokens: readonly Token[], { value, at }: Match): boolean {
   return value.kind === 'finding' && here.asking && WONDERS.test(opening.map((token) => token.word).join(' '));
 }
 
+const YES = /^(?:yes|yep|yeah)\b/i;
+
 /** What the plural of such a name stands for in a phrase: "guavas full of holes" is said of fruit. */
 const FRUIT = { word: 'fruit', stem: 'fruit' };
 /** Plants whose name in the plural is their fruit: "my oranges" are not trees. */
@@ -174,9 +176,8 @@ export class Understander {
     const [first, ...rest] = utterancesIn(said, (label) => this.plantNames.find(this.vocabulary.asWritten(label)).length === 0);
     if (first === undefined) return [utterance];
     if (typeof utterance === 'string') return [first, ...rest];
-    return typeof first === 'string'
-      ? [{ ask: this.shortForms.writtenOut(withStraightQuotes(utterance.ask)), say: first }, ...rest]
-      : [first, ...rest];
+    const answer = typeof first === 'string' ? first : YES.test(first.say) ? `yes, ${first.ask}` : null; // "trail?" – "shiny yes"
+    return answer === null ? [first, ...rest] : [{ ask: this.shortForms.writtenOut(withStraightQuotes(utterance.ask)), say: answer }, ...rest];
   }
 
   /**
