@@ -44,6 +44,9 @@ const YES = /^(?:yes|yep|yeah)\b/i;
 const FRUIT = { word: 'fruit', stem: 'fruit' };
 /** Plants whose name in the plural is their fruit: "my oranges" are not trees. */
 const NAMED_FOR_FRUIT = new Set(['fruit-tree', 'citrus', 'nut-tree', 'tropical-fruit']);
+/** What the name of a plant stands for that is not named for what is eaten: who says "my box is brown" means all of it. */
+const WHOLE = { word: 'hostplant', stem: 'hostplant' };
+const EATEN = ['vegetable', 'soft-fruit', ...NAMED_FOR_FRUIT];
 
 /** Words of plants' names, by whether they mean the plant or its fruit. */
 function namedWords(tokens: readonly Token[], plants: readonly PlantMention[]): NamedWords {
@@ -100,7 +103,11 @@ export class Understander {
     const ownNames = plants.filter(({ nearby }) => !nearby).map(({ at }) => new Set<number>(at));
     const isOwnName = ({ at }: Match) => ownNames.some((name) => at.every((i) => name.has(i)));
     const { fruit } = namedWords(tokens, plants);
-    const said = withoutHostWords(tokens, plants).map((token, i) => (fruit.has(i) ? { ...token, standsFor: FRUIT } : token));
+    const whole = new Set(
+      plants.flatMap(({ plant, nearby, at }) => (nearby || EATEN.some((group) => plant.groups.includes(group)) ? [] : at.slice(-1))),
+    );
+    const meant = (i: number) => (fruit.has(i) ? { standsFor: FRUIT } : whole.has(i) ? { standsFor: WHOLE } : {});
+    const said = withoutHostWords(tokens, plants).map((token, i) => ({ ...token, ...(token.word === '' ? {} : meant(i)) }));
     return this.vocabulary.book.matches(said, named).filter((match) => match.value.kind === 'care' || !isOwnName(match));
   }
 
