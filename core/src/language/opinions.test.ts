@@ -44,10 +44,11 @@ describe('what is only held of the trouble', () => {
   ])('is nothing of the kind where it is seen: "%s"', (sentence) => {
     expect(opinionOn(sentence)).toBeNull();
   });
-  it('leaves alone what a phrase says beyond the name', () => {
-    const tokens = tokenise('he says thrips', smallEdition.lexicon.irregular);
+  it('is no sign either where other words go with it: "I thought it was mildew as it is white"', () => {
+    const tokens = tokenise('i thought thrips as it is silver', smallEdition.lexicon.irregular);
     const name: Match = { value: { kind: 'claim', causes }, at: [2], saying: false, score: 1 };
-    const more: Match = { value: { kind: 'finding', finding, answer: finding.answers[1]!.id }, at: [1, 2], saying: false, score: 1 };
-    expect(opinionsIn(tokens, [name, more])(more)).toBeNull();
+    const sign = (at: number[]): Match => ({ value: { kind: 'finding', finding, answer: finding.answers[1]!.id }, at, saying: false, score: 1 });
+    const opinionOf = opinionsIn(tokens, [name]);
+    expect([opinionOf(sign([2, 6])), opinionOf(sign([6]))]).toEqual(['hearsay', null]);
   });
 });

@@ -38,12 +38,12 @@ function held(tokens: readonly Token[], at: readonly number[]): Opinion | null {
 /**
  * What is only held of the trouble. "My neighbour says whitefly", "I thought it was slugs": the name is a claim, and its words show nothing of the
  * plant; "he says there are whiteflies all over it" tells what is seen.
- * @returns for a phrase, the opinion that its words are no more than the name of
+ * @returns for a phrase that makes use of such a name, whose opinion it is
  */
 export function opinionsIn(tokens: readonly Token[], matches: readonly Match[]): (match: Match) => Opinion | null {
   const names = matches.flatMap(({ value, at }) => {
     const opinion = value.kind === 'claim' ? held(tokens, at) : null;
     return opinion ? [{ opinion, at: new Set(at) }] : [];
   });
-  return ({ value, at }) => (value.kind === 'finding' && names.find((name) => at.every((i) => name.at.has(i)))?.opinion) || null;
+  return ({ value, at }) => (value.kind === 'finding' && names.find((name) => at.some((i) => name.at.has(i)))?.opinion) || null;
 }
