@@ -79,7 +79,8 @@ export async function openTestDesk(
     connection,
     edition,
     session,
-    standing: async () => unpackEdition((await agent.get(`/api/editions/${encodeURIComponent((await session()).edition)}/packed`)).body as PackedEdition),
+    standing: async () =>
+      unpackEdition((await agent.get(`/api/editions/${encodeURIComponent((await session()).edition)}/packed`)).body as PackedEdition),
     seat: async (role) => {
       const person = (await session()).people.find((p) => p.role === role);
       const answer = await agent.put('/api/session/seat').send({ personId: person?.id });
