@@ -24,16 +24,22 @@ describe('what is only held of the trouble', () => {
     'I thought it was thrips, but there is no slime.',
     'According to him it has got to be thrips',
     'He is convinced it is thrips damage and sprayed.',
+    'I know they say thrips.',
+    'I suspected thrips.',
     'I was told thrips because the leaves are silver.',
   ])('is hearsay where others say it or it was once thought: "%s"', (sentence) => {
     expect(opinionOn(sentence)).toBe('hearsay');
   });
-  it.each(['I think it is thrips.', 'We suspect thrips but cannot tell', 'I reckon thrips'])(
-    'is the caller’s own where they think so now: "%s"',
-    (sentence) => {
-      expect(opinionOn(sentence)).toBe('own');
-    },
-  );
+  it.each([
+    'I think it is thrips.',
+    'We suspect thrips but cannot tell',
+    'I reckon thrips',
+    'I would say thrips',
+    "I'm convinced it is thrips.",
+    'I still blame thrips',
+  ])('is the caller’s own where they think so now: "%s"', (sentence) => {
+    expect(opinionOn(sentence)).toBe('own');
+  });
   it.each([
     'There are thrips.',
     'He says there are thrips in the flowers.',

@@ -6,7 +6,12 @@ export type Opinion = 'hearsay' | 'own';
 
 const HOLDING =
   /^(think|thinks|thought|reckon|reckons|reckoned|say|says|said|tell|tells|told|blame|blames|blamed|convinced|swear|swears|swore|suspect|suspects|suspected|diagnosed|assume|assumes|assumed|guess|guessed|believe|believes|believed|suggest|suggests|suggested|insist|insists|insisted|according)$/;
-const OWN = /^(think|reckon|suspect|assume|guess|believe)$/;
+/** What the caller holds now, with an "I" before it: "I would say", "I am convinced". "I thought" is over. */
+const NOW = /^(think|reckon|say|blame|convinced|swear|suspect|assume|guess|believe)$/;
+const SPEAKER = /^(i|im|id|ive|we|wed|were|weve|you|he|she|it|they|who|people|everyone|everybody|somebody|someone)$/;
+const SELF = /^(i|im|id|ive|we|wed|were|weve)$/;
+/** Words from the speaker to the verb: "I would still say". */
+const SPEAKER_REACH = 3;
 /** Between the speaker and what they hold stands what they saw, or that they saw it. */
 const SEEING = /^(see|sees|saw|seen|find|finds|found|there|covered|crawling|full|look|looks|looked|caught|counted|on|in)$/;
 const GOES_ON = /^(and|but|because|so|or|as|since|which|that|who|though|although|from)$/;
@@ -23,6 +28,12 @@ function endsThere(tokens: readonly Token[], last: number): boolean {
   return !next || next.clause !== here.clause || next.breath !== here.breath || GOES_ON.test(next.word);
 }
 
+/** True where the nearest speaker before the verb is the caller. */
+function isOwn(tokens: readonly Token[], verb: number): boolean {
+  const before = tokens.slice(Math.max(0, verb - SPEAKER_REACH), verb).filter(({ clause }) => clause === tokens[verb]!.clause);
+  return SELF.test(before.reverse().find(({ word }) => SPEAKER.test(word))?.word ?? '');
+}
+
 /** Who holds what these words name; null where they tell what is seen. */
 function held(tokens: readonly Token[], at: readonly number[]): Opinion | null {
   const first = at[0]!;
@@ -30,7 +41,7 @@ function held(tokens: readonly Token[], at: readonly number[]): Opinion | null {
   for (let i = first - 1; i >= 0 && i >= first - REACH && tokens[i]!.clause === tokens[first]!.clause; i--) {
     const { word } = tokens[i]!;
     if (SEEING.test(word)) return null;
-    if (HOLDING.test(word)) return OWN.test(word) && /^(i|we)$/.test(tokens[i - 1]?.word ?? '') ? 'own' : 'hearsay';
+    if (HOLDING.test(word)) return NOW.test(word) && isOwn(tokens, i) ? 'own' : 'hearsay';
   }
   return null;
 }

@@ -5,7 +5,8 @@ import { stemOf, type Token } from './tokens.ts';
  * A phrase pattern: terms that must all occur near each other, in any order. A term is a word, `a|b` alternatives,
  * `{class}` from the lexicon, `word*` for a beginning, or `word!` for exactly that form. A leading `=` asks for the
  * words in just that order with nothing between; a leading `~` for that order with at most a small word or two between.
- * A term with `-` before it must not stand there: among the words of the phrase or right beside them.
+ * A term with `-` before it must not stand there: among the words of the phrase or right beside them. The word `hostplant` is the name
+ * of any plant that is not named for what is eaten of it.
  */
 export interface Phrase<T> {
   terms: Term[];

@@ -38,6 +38,7 @@ function isWondered(tokens: readonly Token[], { value, at }: Match): boolean {
   return value.kind === 'finding' && here.asking && WONDERS.test(opening.map((token) => token.word).join(' '));
 }
 
+/** How an answer affirms that names a thing before its yes. */
 const YES = /^(?:yes|yep|yeah)\b/i;
 
 /** What the plural of such a name stands for in a phrase: "guavas full of holes" is said of fruit. */

@@ -51,12 +51,15 @@ export function Understood({ heard, edition, onSense }: Props) {
       ))}
     </span>
   ));
+  // a name whose words were read as something seen as well stands there already
+  const guesses = heard.claims.map(({ from }) => from).filter((name) => !heard.readings.some(({ from }) => from.includes(name)));
   const doubts = heard.measurements.flatMap((m) => m.doubt ?? []);
   return (
     <Preview role="status">
       {doubts.length > 0 && <b>{doubts.join(' ')} </b>}
       {heard.host && <b>{heard.host.name}</b>}
       {parts}
+      {guesses.length > 0 && ` · a guess, no evidence: ${guesses.join(', ')}`}
       {heard.care.length > 0 && ' · a question of care'}
       {heard.notUnderstood.length > 0 && (
         <>

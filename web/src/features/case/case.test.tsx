@@ -3,6 +3,7 @@ import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { QuestionView } from '@sounding/contract/api.ts';
 import { Consultant } from '@sounding/core/consult/consult.ts';
+import { NOTHING } from '@sounding/core/language/understanding.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import { aQuestion, renderInk } from '../../testing.tsx';
 import { Dock } from './Dock.tsx';
@@ -35,6 +36,9 @@ const standing = new Consultant(smallEdition).consult({
   weather: null,
 });
 const question: QuestionView = aQuestion({ id: 'q', hostId: 'bean', readings: [...taken, reading('r3', 'frost', 'unknown')] });
+
+/** What is made out of an empty line. */
+const silence = { ...NOTHING, careAnswers: [] };
 
 describe('what is decided, in a word', () => {
   const basis = { basis: 'calendar', mark: 'memory' as const, nextFrom: null, window: 'autumn', name: 'autumn', fromBand: null };
@@ -194,19 +198,7 @@ describe('dock', () => {
   it('offers another sense of the words, and lets it be taken', () => {
     const onSense = jest.fn();
     const reading = { finding: 'coating', answer: 'white', channel: 'caller' as const, from: 'white or black', choices: ['black'] };
-    const heard = {
-      plants: [],
-      host: null,
-      readings: [reading],
-      claims: [],
-      care: [],
-      wording: '',
-      notUnderstood: [],
-      maybeCare: { mentioned: [], unplaced: [], trouble: false },
-      onlyCare: false,
-      careAnswers: [],
-      measurements: [],
-    };
+    const heard = { ...silence, readings: [reading] };
     renderInk(<Dock {...props} heard={heard} onSense={onSense} />);
     fireEvent.click(screen.getByRole('button', { name: 'or black' }));
     expect(onSense).toHaveBeenCalledWith('coating', 'black');
@@ -214,25 +206,17 @@ describe('dock', () => {
     expect(inSenses(heard, { coating: 'plaid' }).readings[0]).toEqual(reading);
   });
   it('keeps what it did not understand in sight', () => {
-    renderInk(
-      <Dock
-        {...props}
-        heard={{
-          plants: [],
-          host: null,
-          readings: [],
-          claims: [],
-          care: [],
-          wording: '',
-          notUnderstood: ['zorble'],
-          maybeCare: { mentioned: [], unplaced: [], trouble: false },
-          onlyCare: false,
-          careAnswers: [],
-          measurements: [],
-        }}
-      />,
-    );
+    renderInk(<Dock {...props} heard={{ ...silence, notUnderstood: ['zorble'] }} />);
     expect(screen.getByText('zorble')).toBeTruthy();
+  });
+  it('says which name was taken for a guess, unless its words were read as something seen', () => {
+    const coat = { finding: 'coating', answer: 'white', channel: 'caller' as const, from: 'white mildew', choices: [] };
+    const claims = [
+      { cause: 'beetle', from: 'whitefly' },
+      { cause: 'mildew', from: 'mildew' },
+    ];
+    renderInk(<Dock {...props} heard={{ ...silence, claims, readings: [coat] }} />);
+    expect(screen.getByText(/a guess, no evidence: whitefly$/)).toBeTruthy();
   });
 });
 
