@@ -72,6 +72,7 @@ export function toLexicon(row: z.infer<typeof lexiconFile>): Lexicon {
     noPlant: row['no-plant'],
     organs: row.organs,
     stopWords: row['stop-words'].split(/\s+/).filter(Boolean),
+    everyday: row.everyday.split(/\s+/).filter(Boolean),
     seenNotNamed: row['seen-not-named'],
     naming: row.naming,
   };

@@ -300,6 +300,7 @@ export const lexiconFile = z.strictObject({
   'no-plant': z.array(z.string()),
   organs: z.partialRecord(z.enum(ORGANS), z.array(z.string())),
   'stop-words': z.string(),
+  everyday: z.string().default(''),
   'seen-not-named': z.array(z.string()).default([]),
   naming: z.array(z.string()).min(1),
 });

@@ -103,6 +103,15 @@ describe('how callers put it', () => {
   });
 });
 
+describe('words of everyday speech', () => {
+  it('would each be taken for a slip of another word, were they not listed', () => {
+    const { everyday = [] } = edition.lexicon;
+    const without = new Vocabulary({ ...edition, lexicon: { ...edition.lexicon, everyday: [] } });
+    expect(everyday.length).toBeGreaterThan(100);
+    expect(everyday.filter((word) => without.mended(word)[0]!.word === word)).toEqual([]);
+  });
+});
+
 describe('what advisors write for short', () => {
   const { shortForms = {} } = edition.lexicon;
   it('is no word of its own, nor a plant, that would be written out by mistake', () => {

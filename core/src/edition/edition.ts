@@ -365,6 +365,8 @@ export interface Lexicon {
   shortForms?: Record<string, string>;
   doubts: string[];
   stopWords: string[];
+  /** Words of everyday speech that no slip of another word is meant by: "river" is not "riper". Editions from before 2026.12 have none. */
+  everyday?: string[];
   /** Words before a plant name that make it a neighbour, not the host: "next to the juniper". */
   nearby: string[];
   /** The same, after the name: "a juniper next door". */

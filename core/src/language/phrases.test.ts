@@ -17,6 +17,16 @@ const found = (patterns: string[], text: string) =>
     .matches(tokens(text))
     .map((m) => m.value);
 
+describe('a book of phrases', () => {
+  const knows = (pattern: string, text: string) => book(pattern).knows(tokens(text)[0]!);
+  it('knows the words its phrases ask for, by stem or by a beginning with a common ending', () => {
+    expect(knows('orange|rust spot', 'rusts')).toBe(true);
+    expect(knows('badger* lawn', 'badgers')).toBe(true);
+    expect(knows('badger* lawn', 'badgersr')).toBe(false);
+  });
+  it('knows no word by three letters only', () => expect(knows('nip*', 'nipple')).toBe(false));
+});
+
 describe('phrase patterns', () => {
   it.each([
     ['terms in any order', '{leaf} spot', 'a spot on the leaves', true],

@@ -128,6 +128,11 @@ function looseMatch(phrase: Phrase<unknown>, tokens: readonly Token[], where: re
 /** Letters of a word that its phrases are looked up by when they ask only for a beginning. */
 const PREFIX = 3;
 
+/** A word known by fewer letters than these could be any word. */
+const LEAST_BEGINNING = 4;
+
+const ENDINGS = ['', 's', 'es', 'd', 'ed', 'ing', 'er', 'ers', 'ly'];
+
 /** Tokens to either side of a match in which a word that must not stand there is looked for. */
 const BESIDE = 4;
 
@@ -146,6 +151,7 @@ export class PhraseBook<T> {
   private readonly byKey = new Map<string, Set<Phrase<T>>>();
   /** How many phrases know a stem; a rare one says more. */
   private readonly uses = new Map<string, number>();
+  private readonly beginnings = new Set<string>();
 
   constructor(
     private readonly phrases: readonly Phrase<T>[],
@@ -155,6 +161,7 @@ export class PhraseBook<T> {
       const first = phrase.terms[0];
       if (!first) continue;
       for (const stem of new Set(phrase.terms.flatMap((term) => [...term.stems]))) this.uses.set(stem, (this.uses.get(stem) ?? 0) + 1);
+      for (const { beginnings } of phrase.terms) for (const start of beginnings) if (start.length >= LEAST_BEGINNING) this.beginnings.add(start);
       const keys = [
         ...[...first.stems].map((stem) => `stem ${stem}`),
         ...[...first.exact].map((word) => `word ${word}`),
@@ -168,9 +175,9 @@ export class PhraseBook<T> {
     }
   }
 
-  /** True for a stem that any phrase knows. */
-  knows(stem: string): boolean {
-    return this.uses.has(stem);
+  /** True for a word that any phrase asks for: its stem, or the beginning of it with a common ending. "leavse" is a slip, for all that "leav*" is asked for. */
+  knows({ word, stem }: Pick<Token, 'word' | 'stem'>): boolean {
+    return this.uses.has(stem) || ENDINGS.some((ending) => word.endsWith(ending) && this.beginnings.has(word.slice(0, word.length - ending.length)));
   }
 
   private startingAt(token: Token): Set<Phrase<T>> {

@@ -11,6 +11,10 @@ describe('vocabulary', () => {
     expect(token).toMatchObject({ word: 'powder', text: 'pouder', stem: 'powder' });
     expect(vocabulary.asWritten('pouder')[0]!.stem).not.toBe('powder');
   });
+  it('leaves words of everyday speech alone, however near they come', () => {
+    const everyday = new Vocabulary({ ...smallEdition, lexicon: { ...smallEdition.lexicon, everyday: ['pouder'] } });
+    expect(everyday.mended('pouder')[0]!.word).toBe('pouder');
+  });
   it('leaves alone what is spared', () => expect(vocabulary.mended('pouder', new Set([0]))[0]!.word).toBe('pouder'));
   it('leaves short words and words of the prose alone', () => {
     const prose = new Vocabulary({ ...smallEdition, causes: smallEdition.causes.map((cause) => ({ ...cause, story: 'A louder noise.' })) });

@@ -30,12 +30,15 @@ export class Vocabulary {
   private readonly stopStems: ReadonlySet<string>;
   private readonly remedies: ReadonlySet<string>;
   private readonly spelling: Spelling;
+  /** Words of everyday speech: no slips of others. */
+  private readonly everyday: ReadonlySet<string>;
 
   constructor(private readonly edition: Edition) {
     const { lexicon } = edition;
     this.stopWords = new Set(lexicon.stopWords);
     this.stopStems = new Set(lexicon.stopWords.map((word) => stemOf(word, lexicon.irregular)));
     this.remedies = new Set((lexicon.remedies ?? []).map((word) => stemOf(word, lexicon.irregular)));
+    this.everyday = new Set(lexicon.everyday ?? []);
     const prose = this.prose();
     this.proseStems = new Set(prose.map(({ stem }) => stem));
     this.book = new PhraseBook(phrasesOf(edition), (token) => this.stopWords.has(token.word));
@@ -68,7 +71,7 @@ export class Vocabulary {
   }
 
   isKnown({ word, stem }: Token): boolean {
-    return this.book.knows(stem) || this.proseStems.has(stem) || this.stopStems.has(stem) || /^\d/.test(word);
+    return this.book.knows({ word, stem }) || this.everyday.has(word) || this.proseStems.has(stem) || this.stopStems.has(stem) || /^\d/.test(word);
   }
 
   asWritten(text: string): Token[] {
