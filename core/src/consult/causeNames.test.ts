@@ -12,6 +12,7 @@ const names = new CauseNames({
     cause('galls', { name: 'Leaf galls and blisters', also: ['gall mites'] }),
     cause('twin', { name: 'Wet rot' }),
     cause('old', { name: 'Old leaves', kind: 'normal' }),
+    cause('chill', { name: 'Too little chill', also: ['insufficient winter chilling'] }),
   ],
 });
 
@@ -43,6 +44,15 @@ describe('on practice calls', () => {
   it('what is only called normal may be any normal state', () => {
     expect(names.forPractice(['normal for the season'])).toEqual(['old']);
     expect(names.forPractice(['natural ageing'])).toEqual(['old']);
+    expect(names.forPractice(['Nothing wrong with it'])).toEqual(['old']);
+  });
+  it('a name in other forms of the same words is found at last', () => {
+    expect(names.forPractice(['insufficient winter chill'])).toEqual(['chill']);
+    expect(names.forPractice(['too little chilling'])).toEqual(['chill']);
+  });
+  it('but not one that shares a word or two', () => {
+    expect(names.forPractice(['winter moth'])).toEqual([]);
+    expect(names.forPractice(['soft fruit'])).toEqual([]);
   });
   it('an unknown name is none', () => expect(names.forPractice(['moon blight'])).toEqual([]));
 });

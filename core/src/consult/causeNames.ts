@@ -1,4 +1,5 @@
 import type { Cause, Edition } from '../edition/edition.ts';
+import { NearNames } from './nearNames.ts';
 
 const plain = (name: string): string =>
   name
@@ -33,6 +34,8 @@ function phrasesIn(name: string): string[] {
   return out;
 }
 
+const CALLED_NORMAL = /^(normal|natural|healthy|nothing wrong|no problem|none)\b/;
+
 type Index = Map<string, Set<string>>;
 
 /** Finds causes by any name they go by. A cause listed by genus alone answers to every species of that genus. */
@@ -40,8 +43,9 @@ export class CauseNames {
   private readonly byName: Index = new Map();
   private readonly byGenus: Index = new Map();
   private readonly normal: string[];
+  private near: NearNames | null = null;
 
-  constructor(edition: Edition) {
+  constructor(private readonly edition: Edition) {
     const file = (into: Index, name: string, id: string) => into.set(name, (into.get(name) ?? new Set()).add(id));
     for (const cause of edition.causes) {
       for (const name of namesOf(cause).map(plain)) if (name !== '') file(this.byName, name, cause.id);
@@ -66,7 +70,7 @@ export class CauseNames {
 
   /**
    * For the looser names of practice calls: a whole name counts first, then a known name within a longer one, then a genus; what is only called
-   * normal may be any normal state.
+   * normal may be any normal state; at last a name counts that says nearly the same.
    */
   forPractice(names: readonly string[]): string[] {
     const wanted = names.map(plain);
@@ -78,6 +82,8 @@ export class CauseNames {
       const found = wanted.flatMap(look);
       if (found.length > 0) return [...new Set(found)];
     }
-    return wanted.some((name) => /^(normal|natural)\b/.test(name)) ? this.normal : [];
+    if (wanted.some((name) => CALLED_NORMAL.test(name))) return this.normal;
+    this.near ??= new NearNames(this.edition, (cause) => namesOf(cause).map(plain));
+    return [...new Set(wanted.flatMap((name) => this.near!.find(name)))];
   }
 }
