@@ -131,6 +131,7 @@ const PREFIX = 3;
 /** A word known by fewer letters than these could be any word. */
 const LEAST_BEGINNING = 4;
 
+/** How a word may end that is known by its beginning. */
 const ENDINGS = ['', 's', 'es', 'd', 'ed', 'ing', 'er', 'ers', 'ly'];
 
 /** Tokens to either side of a match in which a word that must not stand there is looked for. */
