@@ -62,6 +62,7 @@ export function toLexicon(row: z.infer<typeof lexiconFile>): Lexicon {
     negators: row.negators,
     notNegating: row['not-negating'],
     deniedBefore: row['denied-before'],
+    granting: row.granting,
     shortForms: row['short-forms'],
     doubts: row.doubts,
     nearby: row.nearby,

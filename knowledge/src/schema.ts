@@ -287,6 +287,7 @@ export const lexiconFile = z.strictObject({
   negators: z.array(z.string()),
   'not-negating': z.array(z.string()),
   'denied-before': z.array(z.string()),
+  granting: z.array(z.string()),
   'short-forms': z.record(z.string(), z.string()),
   doubts: z.array(z.string()),
   nearby: z.array(z.string()),

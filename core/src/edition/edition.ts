@@ -361,6 +361,8 @@ export interface Lexicon {
   notNegating: string[];
   /** What denies the words before it: "the deer never come". Editions from before 2026.12 have none. */
   deniedBefore?: string[];
+  /** Behind these words a denial ends, for what follows is taken for granted: "not understand", "get rid of". Editions from before 2026.12 have none. */
+  granting?: string[];
   /** What advisors write for short, and what it stands for: "lvs" leaves, "b/w" between. Editions from before 2026.12 have none. */
   shortForms?: Record<string, string>;
   doubts: string[];

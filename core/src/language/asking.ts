@@ -148,3 +148,9 @@ const TROUBLE =
   /^(dying|die|died|dead|brown\w*|yellow\w*|black|grey|rot\w*|mould\w*|wilt\w*|sick|burn\w*|hole|holes|spot\w*|spots|white|worm\w*|maggot\w*|eat\w*|eaten|chew\w*|thin|collapsed|toppled|nothing|something|somebody|stripes|strips|sulks|flies|tunnel\w*|scrapes|hanging|fell|falling|gone|went|lumpy)$/;
 /** True for talk that tells of trouble, even where nobody reads what. */
 export const tellsTrouble = (tokens: readonly Token[]): boolean => tokens.some(({ word }) => TROUBLE.test(word));
+
+/** Words that ask what to think of a thing, not whether it is there: "is it normal that the lower leaves go yellow", "are the white dots harmful". */
+const JUDGED =
+  /\b(normal|natural|usual|unusual|common|typical|supposed|meant|serious|harmful|harmless|dangerous|worrying|(a|any) (problem|worry|concern|issue|bad sign|good sign)|(ok|okay|alright|all right|fine|bad|good|right|wrong|odd|strange|weird|healthy)( (that|if|for|when|to)\b|$))/;
+/** True for the words of a question that takes what it speaks of for granted. */
+export const asksOpinion = (tokens: readonly Token[]): boolean => JUDGED.test(tokens.map(({ word }) => word).join(' '));

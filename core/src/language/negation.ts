@@ -1,4 +1,5 @@
 import type { Lexicon } from '../edition/edition.ts';
+import { deniesNothing } from './granted.ts';
 import type { Token } from './tokens.ts';
 
 /** How far a "no" or a "maybe" reaches, in words, when nothing ends it sooner. */
@@ -11,14 +12,25 @@ const TELLING_WHEN = new Set(['after', 'although', 'because', 'despite', 'since'
 export interface Scopes {
   /** Index of the negator that governs a token, or -1. */
   negatedBy: number[];
+  /** Index of the negator before a token that does not reach it: what is not understood is there. -1 without one. */
+  spared: number[];
   doubted: boolean[];
 }
 
-function reach(tokens: readonly Token[], start: number, mark: (index: number) => void): void {
+interface Marks {
+  deny(index: number): void;
+  spare?(index: number): void;
+}
+
+/** @param granted phrases that end it, what is behind them being taken for granted: "I do not understand | why it has mildew" */
+function reach(tokens: readonly Token[], start: number, { deny, spare }: Marks, granted: readonly string[] = []): void {
   const from = tokens[start]!;
   let breath = from.breath;
+  let mark = deny;
   for (let i = start + 1; i < tokens.length && i <= start + REACH; i++) {
     const token = tokens[i]!;
+    // "I do not know of any frost" denies it
+    if (spare && startsAt(granted, tokens, i) && !tokens.slice(i + 1, i + 3).some(({ word }) => word === 'any')) mark = spare;
     if (token.clause !== from.clause || ENDING.has(token.word) || (TELLING_WHEN.has(token.word) && i > start + 1)) return;
     // a comma ends it, unless an "or" takes it up again
     if (token.breath !== breath && !JOINING.has(token.word)) return;
@@ -66,6 +78,7 @@ function keptAway(tokens: readonly Token[], index: number, mark: (index: number)
 /** Which words of a sentence are denied, and which are only supposed. */
 export function scopesOf(tokens: readonly Token[], lexicon: Lexicon): Scopes {
   const negatedBy = tokens.map(() => -1);
+  const spared = tokens.map(() => -1);
   const doubted = tokens.map(() => false);
   tokens.forEach((_, index) => {
     if (startsAt(lexicon.notNegating, tokens, index)) return;
@@ -74,11 +87,20 @@ export function scopesOf(tokens: readonly Token[], lexicon: Lexicon): Scopes {
     if (startsAt(lexicon.deniedBefore ?? [], tokens, index)) reachBack(tokens, index, deny);
     soughtInVain(tokens, index, deny);
     keptAway(tokens, index, deny);
-    if (startsAt(lexicon.negators, tokens, index)) reach(tokens, index, deny);
+    if (startsAt(lexicon.negators, tokens, index)) {
+      const before = negatedBy[index]!;
+      const spare = (i: number) => (spared[i] = index);
+      if (!deniesNothing(tokens, index, before >= 0)) reach(tokens, index, { deny, spare }, lexicon.granting);
+      else {
+        // "not one leaf without holes": the second denial takes back the first
+        if (before >= 0) negatedBy.forEach((by, i) => by === before && (negatedBy[i] = -1));
+        reach(tokens, index, { deny: spare });
+      }
+    }
     if (startsAt(lexicon.doubts, tokens, index)) {
       doubted[index] = true;
-      reach(tokens, index, (i) => (doubted[i] = true));
+      reach(tokens, index, { deny: (i) => (doubted[i] = true) });
     }
   });
-  return { negatedBy, doubted };
+  return { negatedBy, spared, doubted };
 }

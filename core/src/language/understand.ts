@@ -2,7 +2,8 @@ import { EAT, POISON, type Channel, type Edition, type Finding, type Plant } fro
 import { canShow } from '../diagnosis/hosts.ts';
 import { Answering } from './answering.ts';
 import { answerIn } from './answers.ts';
-import { askingIn, tellsTrouble } from './asking.ts';
+import { askingIn, asksOpinion, tellsTrouble } from './asking.ts';
+import { isUnknown } from './granted.ts';
 import { Bindings } from './binding.ts';
 import { CareQuestions, type CarePhrase, type CareQuestion } from './careQuestions.ts';
 import { utterancesIn, type Utterance } from './dialogue.ts';
@@ -34,8 +35,10 @@ const ofCare = ({ value, ...match }: Match): CarePhrase[] => (value.kind === 'ca
 /** True for a phrase in a clause that only wonders whether it is so. */
 function isWondered(tokens: readonly Token[], { value, at }: Match): boolean {
   const here = tokens[at[0]!]!;
-  const opening = tokens.filter((token) => token.clause === here.clause).slice(0, 2);
-  return value.kind === 'finding' && here.asking && WONDERS.test(opening.map((token) => token.word).join(' '));
+  const clause = tokens.filter((token) => token.clause === here.clause);
+  if (at.some((i) => isUnknown(tokens, i))) return value.kind === 'finding';
+  const opening = clause.slice(0, 2);
+  return value.kind === 'finding' && here.asking && WONDERS.test(opening.map((token) => token.word).join(' ')) && !asksOpinion(clause);
 }
 
 /** How an answer affirms that names a thing before its yes. */
@@ -119,7 +122,7 @@ export class Understander {
     const host = closest(plants.filter((mention) => !mention.nearby));
     const named: ReadonlySet<number> = new Set(plants.flatMap(({ at }) => at));
     const tokens = this.organs.resolvePronouns(this.vocabulary.mended(text, named));
-    const { negatedBy, doubted } = scopesOf(tokens, this.edition.lexicon);
+    const { negatedBy, spared, doubted } = scopesOf(tokens, this.edition.lexicon);
     const before = new Set(tokens.slice(0, saidFrom).map(({ stem }) => stem));
     const all = this.matchesIn(tokens, plants, named).filter(({ at }) => at.some((i) => i >= saidFrom && !before.has(tokens[i]!.stem)));
     const care = this.careQuestions.heard(tokens, named, askingIn(tokens), all.flatMap(ofCare));
@@ -131,7 +134,9 @@ export class Understander {
     const isAsked = ({ value, at }: Match) => value.kind === 'finding' && care.asks(at, circumstantial(value));
     const opinionOf = channel === 'caller' ? opinionsIn(tokens, all) : () => null;
     for (const match of all) if (opinionOf(match) === 'own') for (const i of match.at) doubted[i] = true;
-    const isTold = (match: Match) => !isWondered(tokens, match) && !isAsked(match) && opinionOf(match) !== 'hearsay';
+    // "I do not understand why it droops" does not say that it does not
+    const isSpared = ({ at }: Match) => at.some((i) => at.includes(spared[i]!));
+    const isTold = (match: Match) => !isSpared(match) && !isWondered(tokens, match) && !isAsked(match) && opinionOf(match) !== 'hearsay';
     const taking = new Taking({ tokens, named, host, channel, negatedBy, doubted, negatorHeads: this.negatorHeads }, care.at);
     all
       .filter((match) => fitsOrgan(match) && keepsTogether(match.at) && isShownHere(match) && isTold(match))

@@ -74,6 +74,7 @@ export const smallEdition: Edition = {
     negators: ['no', 'not', 'never', 'without', 'nothing'],
     notNegating: ['not only'],
     deniedBefore: ['not a problem', 'there are none'],
+    granting: ['understand', 'rid'],
     doubts: ['maybe', 'i think'],
     stopWords: [
       'the',
