@@ -151,6 +151,6 @@ export const tellsTrouble = (tokens: readonly Token[]): boolean => tokens.some((
 
 /** Words that ask what to think of a thing, not whether it is there: "is it normal that the lower leaves go yellow", "are the white dots harmful". */
 const JUDGED =
-  /\b(normal|natural|usual|unusual|common|typical|supposed|meant|serious|harmful|harmless|dangerous|worrying|(a|any) (problem|worry|concern|issue|bad sign|good sign)|(ok|okay|alright|all right|fine|bad|good|right|wrong|odd|strange|weird|healthy)( (that|if|for|when|to)\b|$))/;
+  /\b(normal|natural|usual|unusual|common|typical|supposed|meant|worr(y|ied) (about|if|that|when|over)|concerned|serious|harmful|harmless|dangerous|worrying|(a|any) (problem|worry|concern|issue|bad sign|good sign)|(ok|okay|alright|all right|fine|bad|good|right|wrong|odd|strange|weird|healthy)( (that|if|for|when|to)\b|$))/;
 /** True for the words of a question that takes what it speaks of for granted. */
 export const asksOpinion = (tokens: readonly Token[]): boolean => JUDGED.test(tokens.map(({ word }) => word).join(' '));

@@ -8,6 +8,7 @@ const SO_MUCH = new Set('many much few bad big long ugly strange early late thic
 const LIKE_THIS = new Set('this that these those it them'.split(' '));
 const HARDLY = new Set('hardly barely scarcely'.split(' '));
 const BE_OR_DO = new Set('is are was were do does did has have'.split(' '));
+const LOOKS = new Set('have look looks go get turn drop curl show'.split(' '));
 const UNTIL = new Set('until till til'.split(' '));
 
 const restOf = (tokens: readonly Token[], from: number): Token[] => {
@@ -24,7 +25,9 @@ function neverSuch(rest: readonly Token[]): boolean {
     const next = behind[i + 1];
     const ends = next === undefined || next.breath !== behind[i]!.breath || next.word === 'and';
     if (word === 'such' || (word === 'before' && ends)) return true;
-    return ((word === 'so' || word === 'this' || word === 'that') && SO_MUCH.has(next?.word ?? '')) || (word === 'like' && LIKE_THIS.has(next?.word ?? ''));
+    return (
+      ((word === 'so' || word === 'this' || word === 'that') && SO_MUCH.has(next?.word ?? '')) || (word === 'like' && LIKE_THIS.has(next?.word ?? ''))
+    );
   });
 }
 
@@ -43,13 +46,46 @@ export function isUnknown(tokens: readonly Token[], at: number): boolean {
   const { clause } = tokens[at]!;
   for (let i = at - 1; i > 1 && tokens[i]!.clause === clause; i--)
     if (/^(if|whether)$/.test(tokens[i]!.word) && KNOW.has(tokens[i - 1]!.word))
-      return tokens.slice(Math.max(0, i - 1 - NEAR), i - 1).some((token) => token.clause === clause && /^(not|no|never|havent|without)$/.test(token.word));
+      return tokens
+        .slice(Math.max(0, i - 1 - NEAR), i - 1)
+        .some((token) => token.clause === clause && /^(not|no|never|havent|without)$/.test(token.word));
   return false;
 }
+
+const LACK = new Set('lack short shortage want scarcity'.split(' '));
+/** "No lack of sun", "not short of water": what is said to lack does not. */
+export const deniesLack = (tokens: readonly Token[], at: number): boolean => tokens.slice(at + 1, at + NEAR - 1).some(({ word }) => LACK.has(word));
+
+/** "There should not be holes", "they should not curl": there are, and they do. What "should not be dry" is hoped. */
+const isAmiss = (tokens: readonly Token[], at: number): boolean =>
+  tokens[at - 1]?.word === 'should' && (tokens[at - 2]?.word === 'there' || LOOKS.has(tokens[at + 1]?.word ?? ''));
 
 /** "Did not notice the holes until today", "does not wilt until noon", "not one leaf without holes", "never seen such holes": there, though a "not" stands before. */
 export function deniesNothing(tokens: readonly Token[], at: number, denied: boolean): boolean {
   const rest = restOf(tokens, at);
   if (rest[0]!.word === 'without') return denied || tokens.slice(Math.max(0, at - NEAR), at).some(({ word }) => HARDLY.has(word));
-  return rest.some(({ word }) => UNTIL.has(word)) || neverSuch(rest) || asksAssent(tokens, at);
+  return rest.some(({ word }) => UNTIL.has(word)) || neverSuch(rest) || isAmiss(tokens, at) || asksAssent(tokens, at);
+}
+
+/** Words behind a denial that comes last: "insects I could not find", "webs not there". */
+const LAST_WORDS = 1;
+const GOES_ON = new Set('not no never'.split(' '));
+/** "Slugs not that I noticed", "sticky not at all". */
+const STILL_DENIES = new Set('that as at to so really yet any no not'.split(' '));
+
+/**
+ * "There are holes, I did not see who makes them", "so many webs you can not see the leaves": the denial behind goes on to something else. "Brown, not black, spots": it ends before.
+ * @param at the words of a phrase for absence, in order
+ */
+export function deniesElsewhere(tokens: readonly Token[], at: readonly number[], negatedBy: readonly number[]): boolean {
+  const last = at.at(-1)!;
+  const before = at.at(-2);
+  const first = at.find((i) => GOES_ON.has(tokens[i]!.word));
+  if (first !== undefined && at.some((i) => i > first && negatedBy[i] !== first)) return true;
+  if (before === undefined || !GOES_ON.has(tokens[last]!.word)) return false;
+  const { clause, breath } = tokens[last]!;
+  if (tokens[before]!.clause !== clause) return false; // the answer to a question
+  const rest = tokens.slice(last + 1).filter((token) => token.clause === clause && token.breath === breath);
+  if (rest.length === 0 || STILL_DENIES.has(rest[0]!.word)) return false;
+  return rest.length > LAST_WORDS || tokens[before]!.breath !== breath;
 }

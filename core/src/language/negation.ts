@@ -1,5 +1,5 @@
 import type { Lexicon } from '../edition/edition.ts';
-import { deniesNothing } from './granted.ts';
+import { deniesLack, deniesNothing } from './granted.ts';
 import type { Token } from './tokens.ts';
 
 /** How far a "no" or a "maybe" reaches, in words, when nothing ends it sooner. */
@@ -18,8 +18,21 @@ export interface Scopes {
 }
 
 interface Marks {
-  deny(index: number): void;
-  spare?(index: number): void;
+  deny: (index: number) => void;
+  spare?: (index: number) => void;
+}
+
+const BE_OR_HAVE = new Set(['is', 'are', 'was', 'were', 'has', 'have', 'had']);
+const ARTICLES = new Set(['the', 'my', 'its', 'our', 'their', 'all']);
+const IF = new Set(['if', 'when', 'unless', 'whenever', 'where', 'even']);
+
+/** Where a new statement begins without a comma: "no frost | the buds are black", "if I do not water | the leaves hang". */
+function statementBegins(tokens: readonly Token[], negator: number, i: number): boolean {
+  if (i === negator + 1 || !ARTICLES.has(tokens[i]!.word)) return false;
+  if (tokens[negator]!.word !== 'not')
+    return [2, 3].some((n) => BE_OR_HAVE.has(tokens[i + n]?.word ?? '') && tokens[i + n]!.clause === tokens[i]!.clause);
+  const opening = tokens.findIndex(({ clause, breath }) => clause === tokens[i]!.clause && breath === tokens[i]!.breath);
+  return tokens.slice(opening, negator).some(({ word }) => IF.has(word)) && i - negator > 1 && tokens[i + 2]?.clause === tokens[i]!.clause;
 }
 
 /** @param granted phrases that end it, what is behind them being taken for granted: "I do not understand | why it has mildew" */
@@ -31,6 +44,7 @@ function reach(tokens: readonly Token[], start: number, { deny, spare }: Marks, 
     const token = tokens[i]!;
     // "I do not know of any frost" denies it
     if (spare && startsAt(granted, tokens, i) && !tokens.slice(i + 1, i + 3).some(({ word }) => word === 'any')) mark = spare;
+    if (statementBegins(tokens, start, i)) return;
     if (token.clause !== from.clause || ENDING.has(token.word) || (TELLING_WHEN.has(token.word) && i > start + 1)) return;
     // a comma ends it, unless an "or" takes it up again
     if (token.breath !== breath && !JOINING.has(token.word)) return;
@@ -45,6 +59,20 @@ function reachBack(tokens: readonly Token[], start: number, mark: (index: number
   while (i >= 0 && tokens[i]!.clause === tokens[start]!.clause && ENDING.has(tokens[i]!.word)) i -= 1;
   const breath = tokens[i]?.breath;
   for (; i >= 0 && tokens[i]!.clause === tokens[start]!.clause && tokens[i]!.breath === breath && !ENDING.has(tokens[i]!.word); i--) mark(i);
+}
+
+const ALONE = new Set(['no', 'none']);
+/** What may follow a "none" that answers what stands before it: "webs, none that I can see". */
+const AFTER_NONE = new Set(['that', 'as', 'at', 'so', 'whatsoever', 'i']);
+
+/** "Sticky, no", "webs – none that I can see": a breath of its own that answers the one before. */
+function answersBefore(tokens: readonly Token[], index: number): boolean {
+  const here = tokens[index]!;
+  const before = tokens[index - 1];
+  if (!ALONE.has(here.word) || before?.clause !== here.clause || before.breath === here.breath) return false;
+  const next = tokens[index + 1];
+  const ends = next?.clause !== here.clause; // "cocoons, no, like grains" puts it otherwise
+  return ends || (here.word === 'none' && AFTER_NONE.has(next.word));
 }
 
 function startsAt(words: readonly string[], tokens: readonly Token[], index: number): boolean {
@@ -84,7 +112,7 @@ export function scopesOf(tokens: readonly Token[], lexicon: Lexicon): Scopes {
     if (startsAt(lexicon.notNegating, tokens, index)) return;
     if (index > 0 && startsAt(lexicon.notNegating, tokens, index - 1)) return;
     const deny = (i: number) => (negatedBy[i] = index);
-    if (startsAt(lexicon.deniedBefore ?? [], tokens, index)) reachBack(tokens, index, deny);
+    if (answersBefore(tokens, index) || startsAt(lexicon.deniedBefore ?? [], tokens, index)) reachBack(tokens, index, deny);
     soughtInVain(tokens, index, deny);
     keptAway(tokens, index, deny);
     if (startsAt(lexicon.negators, tokens, index)) {
@@ -96,6 +124,7 @@ export function scopesOf(tokens: readonly Token[], lexicon: Lexicon): Scopes {
         if (before >= 0) negatedBy.forEach((by, i) => by === before && (negatedBy[i] = -1));
         reach(tokens, index, { deny: spare });
       }
+      if (deniesLack(tokens, index)) reach(tokens, index, { deny: spare });
     }
     if (startsAt(lexicon.doubts, tokens, index)) {
       doubted[index] = true;

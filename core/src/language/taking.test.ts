@@ -16,6 +16,8 @@ const hear = (text: string, change: Partial<Heard> = {}, aside: number[] = []) =
     negatedBy: tokens.map(() => -1),
     doubted: tokens.map(() => false),
     negatorHeads: new Set(['no', 'never']),
+    parts: new Set(['leaves']),
+    colours: new Set(['white']),
     ...change,
   };
   return new Taking(heard, new Set(aside));

@@ -29,6 +29,9 @@ export interface Heard {
   doubted: readonly boolean[];
   /** The word each negator begins with: "hardly" of "hardly any". */
   negatorHeads: ReadonlySet<string>;
+  /** Words for parts of plants: "leaves", "bark". */
+  parts: ReadonlySet<string>;
+  colours: ReadonlySet<string>;
 }
 
 /** An answer this much rarer among plants than another to the same finding is the more particular of the two. */
@@ -103,11 +106,20 @@ export class Taking {
     at.forEach((i) => this.aside.add(i));
   }
 
-  /** Index of the word that denies the phrase, or -1; a phrase that says "no" itself ("never flowered") is not denied again. */
-  private negatorOf({ at }: Match): number {
-    const { tokens, negatedBy, negatorHeads } = this.heard;
+  /** Index of the word that denies the phrase, -1 without one; null where only its colour is denied or only its first half: "the spots are not black", "no flowers after | the wet". A phrase that says "no" itself ("never flowered") is not denied again. */
+  private negatorOf({ at }: Match): number | null {
+    const { tokens, negatedBy, negatorHeads, parts, colours } = this.heard;
     if (at.some((i) => negatorHeads.has(tokens[i]!.word))) return -1;
-    return at.map((i) => negatedBy[i] ?? -1).find((n) => n >= 0) ?? -1;
+    const denied = at.filter((i) => negatedBy[i]! >= 0);
+    if (denied[0] === undefined) return -1;
+    const negator = negatedBy[denied[0]]!;
+    const others = at.filter((i) => negatedBy[i]! < 0 && !parts.has(tokens[i]!.word));
+    if (others.length === 0) return negator;
+    if (denied.every((i) => colours.has(tokens[i]!.word)) || others.some((i) => i > Math.max(...denied))) return null;
+    // "so sticky you can not open the leaves" is sticky
+    return denied.every((i) => parts.has(tokens[i]!.word)) && others.some((i) => i < negator && tokens[i]!.breath === tokens[negator]!.breath)
+      ? -1
+      : negator;
   }
 
   private takeReading(match: Match): void {
@@ -115,6 +127,7 @@ export class Taking {
     if (value.kind !== 'finding') return;
     const { finding } = value;
     const negator = this.negatorOf(match);
+    if (negator === null) return;
     const answer = negator < 0 ? value.answer : deniedAnswer(finding, value.answer);
     this.used.push(match);
     at.forEach((i) => this.covered.add(i));

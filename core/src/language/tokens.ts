@@ -30,6 +30,9 @@ const CONTRACTIONS: [RegExp, string][] = [
 /** Words that turn the sentence: what was denied or said before them does not reach past. */
 const TURNS = new Set(['but', 'although', 'though', 'however', 'except', 'whereas', 'otherwise', 'because']);
 
+/** "Webs: none" is one statement. */
+const ANSWER_IN_NOTE = /^: *(no|none|yes)\b/;
+
 /** Words that are another word after an article or the like: "in the fall" is a season, "in the shed" a place. */
 const HOMOGRAPHS: Record<string, { after: ReadonlySet<string>; means: string }> = {
   fall: { after: new Set('the this last next every each late early mid since'.split(' ')), means: 'autumn' },
@@ -55,19 +58,19 @@ export const withStraightQuotes = (text: string): string => text.replace(/[’�
 
 /** Splits running talk into words with their clause. Hyphens separate; digits stay whole. */
 export function tokenise(text: string, irregular: Record<string, string>): Token[] {
-  let folded = withStraightQuotes(text.toLowerCase());
+  let folded = withStraightQuotes(text.toLowerCase()).replace(/ -+ /g, ' – ');
   for (const [pattern, replacement] of CONTRACTIONS) folded = folded.replace(pattern, replacement);
   const tokens: Token[] = [];
   let clause = 0;
   let breath = 0;
   for (const match of folded.matchAll(/\d+(?:[.,]\d+)?|[\p{L}]+(?:'[\p{L}]+)?|[.;!?:\n,–—()]/gu)) {
     const piece = match[0];
-    if (/^[.;!?:\n]$/.test(piece)) {
+    if (/^[.;!?:\n]$/.test(piece) && !ANSWER_IN_NOTE.test(folded.slice(match.index))) {
       if (piece === '?') for (const token of tokens) if (token.clause === clause) token.asking = true;
       clause += 1;
       continue;
     }
-    if (/^[,–—()]$/.test(piece)) {
+    if (/^[,:–—()]$/.test(piece)) {
       breath += 1;
       continue;
     }

@@ -3,7 +3,7 @@ import { canShow } from '../diagnosis/hosts.ts';
 import { Answering } from './answering.ts';
 import { answerIn } from './answers.ts';
 import { askingIn, asksOpinion, tellsTrouble } from './asking.ts';
-import { isUnknown } from './granted.ts';
+import { deniesElsewhere, isUnknown } from './granted.ts';
 import { Bindings } from './binding.ts';
 import { CareQuestions, type CarePhrase, type CareQuestion } from './careQuestions.ts';
 import { utterancesIn, type Utterance } from './dialogue.ts';
@@ -32,13 +32,24 @@ const ON_SEEING = new Set([POISON, EAT]);
 
 const ofCare = ({ value, ...match }: Match): CarePhrase[] => (value.kind === 'care' ? [{ ...match, value }] : []);
 
+/** "Can it be saved if the bark is gone": it is gone. What the asker may do is left open: "will it die if I overwater". */
+const isCondition = (tokens: readonly Token[], at: readonly number[]): boolean =>
+  tokens.some(
+    ({ word, clause }, i) =>
+      /^(if|when|because)$/.test(word) &&
+      clause === tokens[at[0]!]!.clause &&
+      !/^(i|we|you)$/.test(tokens[i + 1]?.word ?? '') &&
+      at.every((k) => k > i),
+  );
+
 /** True for a phrase in a clause that only wonders whether it is so. */
 function isWondered(tokens: readonly Token[], { value, at }: Match): boolean {
   const here = tokens[at[0]!]!;
   const clause = tokens.filter((token) => token.clause === here.clause);
   if (at.some((i) => isUnknown(tokens, i))) return value.kind === 'finding';
   const opening = clause.slice(0, 2);
-  return value.kind === 'finding' && here.asking && WONDERS.test(opening.map((token) => token.word).join(' ')) && !asksOpinion(clause);
+  if (value.kind !== 'finding' || !here.asking || !WONDERS.test(opening.map((token) => token.word).join(' '))) return false;
+  return !asksOpinion(clause) && !isCondition(tokens, at);
 }
 
 /** How an answer affirms that names a thing before its yes. */
@@ -71,6 +82,8 @@ export class Understander {
   private readonly answering: Answering;
   /** The word each negator begins with: "hardly" of "hardly any". */
   private readonly negatorHeads: ReadonlySet<string>;
+  private readonly parts: ReadonlySet<string>;
+  private readonly colours: ReadonlySet<string>;
   private readonly findings: ReadonlyMap<string, Finding>;
 
   constructor(private readonly edition: Edition) {
@@ -83,6 +96,8 @@ export class Understander {
     this.plantNames = new PlantNames(edition, (token) => this.vocabulary.isKnown(token));
     this.scales = new Scales(edition, (token) => this.vocabulary.isSmall(token));
     this.negatorHeads = new Set(lexicon.negators.map((negator) => negator.split(' ')[0]!));
+    this.parts = new Set(Object.values(lexicon.organs).flat());
+    this.colours = new Set(lexicon.classes['colour']);
     this.findings = new Map(edition.findings.map((finding) => [finding.id, finding]));
     const { findings, organs, vocabulary, scales } = this;
     this.answering = new Answering({
@@ -136,8 +151,20 @@ export class Understander {
     for (const match of all) if (opinionOf(match) === 'own') for (const i of match.at) doubted[i] = true;
     // "I do not understand why it droops" does not say that it does not
     const isSpared = ({ at }: Match) => at.some((i) => at.includes(spared[i]!));
-    const isTold = (match: Match) => !isSpared(match) && !isWondered(tokens, match) && !isAsked(match) && opinionOf(match) !== 'hearsay';
-    const taking = new Taking({ tokens, named, host, channel, negatedBy, doubted, negatorHeads: this.negatorHeads }, care.at);
+    const isElsewhere = ({ value, at }: Match) =>
+      value.kind === 'finding' &&
+      value.answer === value.finding.absent &&
+      deniesElsewhere(
+        tokens,
+        [...at].sort((a, b) => a - b),
+        negatedBy,
+      );
+    const isTold = (match: Match) =>
+      !isSpared(match) && !isElsewhere(match) && !isWondered(tokens, match) && !isAsked(match) && opinionOf(match) !== 'hearsay';
+    const taking = new Taking(
+      { tokens, named, host, channel, negatedBy, doubted, negatorHeads: this.negatorHeads, parts: this.parts, colours: this.colours },
+      care.at,
+    );
     all
       .filter((match) => fitsOrgan(match) && keepsTogether(match.at) && isShownHere(match) && isTold(match))
       .sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!)
