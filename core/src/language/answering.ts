@@ -1,10 +1,11 @@
 import type { Channel, Finding, Organ } from '../edition/edition.ts';
-import { answerIn, asBeginning, beyondYesOrNo, channelOf, choiceTaken, deniedAsk, isAnswerWord, presupposes, settledBy } from './answers.ts';
+import { asBeginning, channelOf, choiceTaken, deniedAsk, presupposes, settledBy } from './answers.ts';
 import type { Organs } from './organs.ts';
 import type { Scales } from './scales.ts';
 import type { UnderstoodReading } from './taking.ts';
 import { NOTHING, onScale, type Understanding } from './understanding.ts';
 import type { Vocabulary } from './vocabulary.ts';
+import { answerIn, beyondYesOrNo, isAnswerWord } from './yesOrNo.ts';
 
 /** "Is it near a heater?" – "no" does not put it out of doors. */
 const ASKS_NEAR = /\b(?:near|beside|next to|close to|by (?:a|the|any))\b/i;

@@ -1,17 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Finding } from '../edition/edition.ts';
-import {
-  answerIn,
-  saysYesOrNo,
-  asBeginning,
-  beyondYesOrNo,
-  channelOf,
-  choiceTaken,
-  deniedAsk,
-  isAnswerWord,
-  presupposes,
-  settledBy,
-} from './answers.ts';
+import { asBeginning, channelOf, choiceTaken, deniedAsk, presupposes, settledBy } from './answers.ts';
+import { answerIn, beyondYesOrNo, isAnswerWord, saysYesOrNo } from './yesOrNo.ts';
 
 const finding = (ids: string[], absent?: string): Finding => ({
   id: 'f',
@@ -56,6 +46,16 @@ describe('an answer', () => {
     ['orange', 'other'],
     ["I don't know, maybe", 'unknown'],
     ["haven't looked", 'unknown'],
+    ["can't remember", 'unknown'],
+    ['yes and no', 'unknown'],
+    ["I'd have to look", 'unknown'],
+    ['definitely not', 'no'],
+    ['oh, certainly not', 'no'],
+    ['not as far as I know', 'no'],
+    ['nothing of the sort', 'no'],
+    ['oh yes', 'yes'],
+    ['well, yes', 'yes'],
+    ['of course', 'yes'],
   ])('"%s" is %s', (say, kind) => expect(answerIn(say)).toBe(kind));
   it.each([
     ['does it wilt?', 'every day', 'yes'],
@@ -66,6 +66,11 @@ describe('an answer', () => {
     ['Has it been moved?', "it hasn't.", 'no'],
     ['Any frost?', 'last Tuesday', 'yes'],
     ['Do the leaves wilt?', 'only at midday', 'yes'],
+    ['Are they sticky?', "I'd say so", 'yes'],
+    ['Are they sticky?', 'most of them', 'yes'],
+    ['Are there webs?', "haven't seen any", 'no'],
+    ['Was there a frost?', "there wasn't", 'no'],
+    ['Was there a frost?', 'I doubt it', 'no'],
     ['Has it been sprayed?', 'a few weeks ago', 'yes'],
     ['When was it sprayed?', 'a few weeks ago', 'other'],
     ['Any insects?', 'last year, but not now', 'other'],

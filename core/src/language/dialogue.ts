@@ -1,4 +1,4 @@
-import { answerIn, saysYesOrNo } from './answers.ts';
+import { answerIn, saysYesOrNo } from './yesOrNo.ts';
 
 /** What a caller said, or what they answered to a question that was put to them. */
 export type Utterance = string | { ask: string; say: string };

@@ -1,7 +1,6 @@
 import { EAT, POISON, type Channel, type Edition, type Finding, type Plant } from '../edition/edition.ts';
 import { canShow } from '../diagnosis/hosts.ts';
 import { Answering } from './answering.ts';
-import { answerIn } from './answers.ts';
 import { askingIn, asksOpinion, tellsTrouble } from './asking.ts';
 import { deniesElsewhere, isUnknown } from './granted.ts';
 import { Bindings } from './binding.ts';
@@ -19,6 +18,7 @@ import { Taking } from './taking.ts';
 import { withStraightQuotes, type Token } from './tokens.ts';
 import { onScale, togetherOf, type Understanding } from './understanding.ts';
 import { Vocabulary } from './vocabulary.ts';
+import { answerIn } from './yesOrNo.ts';
 
 export type { Utterance } from './dialogue.ts';
 export type { UnderstoodReading } from './taking.ts';

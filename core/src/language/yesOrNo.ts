@@ -1,0 +1,115 @@
+/** Ways of one thing, as one pattern. */
+const oneOf = (...ways: string[]): string => `(?:${ways.join('|')})`;
+/** What people say before they answer. */
+const FILLER =
+  "(?:(?:oh|ah|well|mm|hm+|um|uh|er|erm|so|now|actually|honestly|let me see|let me think|let's see|as far as (?:i|we) (?:know|can (?:see|tell))|to be honest|i'm|i am)\\b[,.…]?\\s*)*";
+const END = '\\s*[.!…]?\\s*$';
+/** What leaves the answer before it as it is. */
+const AND_MORE = `(?:$|[,.;:!–-]|\\b${oneOf('it', 'they', 'i', 'we', 'there', 'she', 'he', 'nothing', 'none', 'not', 'at all', 'whatsoever', 'since', 'so far', 'yet', 'sir', 'madam')}\\b)`;
+
+/** A yes at the beginning, or at the very end ("now you mention it, yes"); "definitely not" is none. */
+const SAYS_YES = new RegExp(
+  `^\\s*${FILLER}(?:${oneOf('yes', 'yeah', 'yep', 'aye', 'yup', 'ja', 'of course', 'definitely', 'certainly', 'absolutely', 'correct', 'exactly', 'for sure', 'affirmative', 'you bet')}\\b(?! (?:not|and no)\\b)|${oneOf('a bit', 'a little')}\\s*(?:$|[,.;!]))|[,;:–-]\\s*${oneOf('yes', 'yeah', 'yep', 'yup')}${END}`,
+  'i',
+);
+/** A no that stands by itself, not one that belongs to the next word ("no webs"), or stands at the very end. */
+const SAYS_NO = new RegExp(
+  `^\\s*${FILLER}(?:${oneOf(
+    `${oneOf('no', 'nope', 'nah', 'none', 'never', 'nothing', 'nil', 'not really', 'not at all', 'not that i can see', 'not a bit', 'not one', 'not so far')}\\s*${AND_MORE}`,
+    `${oneOf('definitely', 'certainly', 'absolutely', 'of course', 'afraid', 'probably', 'surely', 'i think', "i'd say", 'i hope') + ' not'}\\b`,
+    'not (?:as far as|that) (?:i|we) (?:know|can (?:see|tell))\\b',
+    'not to my knowledge\\b',
+    `(?:nothing|no such|none)(?: (?:like that|of (?:the|that) (?:sort|kind)|such))\\b`,
+    `no (?:way|such thing)${END}`,
+  )})|[,;:–-]\\s*${oneOf('no', 'nope', 'nah')}${END}`,
+  'i',
+);
+/** What says yes or no to "is it?" and "are there any?" without either word, and would mean something else after "how" or "which". */
+const MEANS_YES = new RegExp(
+  `^\\s*${FILLER}${oneOf(
+    "(?:i|we)(?:'d| would)? (?:think|believe|guess|suppose|say|reckon) so",
+    '(?:afraid|very much|must be|looks|it (?:looks|seems|appears)) ?(?:so|that way|like it)?',
+    "(?:that(?: is|'s) )?(?:right|true|correct)",
+    '(?:it|she|he|that) (?:is|does|has|did|was)',
+    '(?:they|there|we|you) (?:is|are|do|have|did|were|was)',
+    'i (?:do|have|did|am|was)',
+    'sure',
+    'indeed',
+    '(?:kind|sort) of|slightly|somewhat|rather|fairly',
+    'quite(?: a (?:lot|bit|few))?',
+    '(?:very|really|terribly|awfully|extremely|horribly|totally|completely|badly|easily|quite)(?: (?:much|badly|easily|so))*',
+    'lots|loads|plenty|masses|tons|heaps|a few|a lot|some|many|several|one or two|by the (?:handful|dozen|hundred|bucket)|everywhere|all over',
+    '(?:most|all|many|some|a few|half|both) of (?:them|it)|here and there|in places|in parts',
+    'always|often|sometimes|constantly|now and (?:then|again)|most days|all the time|every (?:day|night|time|morning|evening)',
+    '(?:uh-?|u|mm-?|m+ ?-?)(?:huh|hm+)|uh huh',
+  )}${END}`,
+  'i',
+);
+/** "We did, the second week of May", "dozens after rain": what stands behind only says more. Lots of something else is no yes. */
+const MEANS_YES_AND_MORE = new RegExp(
+  `^\\s*${FILLER}${oneOf(
+    '(?:it|that|they|there|we|he|she|i) (?:is|are|does|do|did|has|have|was|were)\\s*[,;–-]',
+    '(?:dozens|hundreds|thousands|loads|lots|tons|masses|plenty|swarms|an? (?:few|lot|couple|handful|puff|cloud|swarm))(?: of (?:them|it|those|these))?\\b(?! (?:of|less|fewer|more|better|worse|too)\\b)',
+  )}`,
+  'i',
+);
+const MEANS_NO = new RegExp(
+  `^\\s*${FILLER}${oneOf(
+    "(?:i|we) (?:do not|don't|wouldn't|would not) (?:think|believe|say) so",
+    "(?:it|she|he|that|there) (?:isn't|is not|doesn't|does not|hasn't|has not|didn't|did not|wasn't|was not)",
+    "(?:they|there|we) (?:aren't|are not|isn't|don't|do not|haven't|have not|didn't|did not|weren't|were not)(?: any)?",
+    "i (?:don't|do not|haven't|have not|didn't|did not)",
+    'not (?:(?:this|last|since|until)\\b(?: [^ ,;]+){1,4}|lately|recently|(?:for|in) (?:the (?:last|past)|ages|years|months|weeks|days|a (?:long|while))(?: [^ ,;]+){0,3})',
+    "not (?:any|one|yet|much|that i(?:'ve| have)? (?:know|noticed|saw|seen|found)(?: of)?)",
+    "(?:i )?(?:can't|cannot|couldn't|didn't|don't|haven't|have not|never) (?:see|saw|seen|find|found|notice|noticed|had|got) (?:any(?:thing)?|one)",
+    "(?:i )?(?:can't|cannot) say (?:i|that i) (?:have|do|did|am)",
+    '(?:i )?(?:very much )?doubt it',
+    'hardly|hardly any|barely|neither|negative|zero|uh-uh',
+  )}${END}`,
+  'i',
+);
+/** A question for one of several things, or for how much: no bare word says yes to it. */
+export const ASKS_WHICH = /^\s*(?:and |so |but )?(?:what|which|how|when|where|who|whose|why)\b|\bor\b/i;
+/** When it is so, and nothing besides: "any frost?" – "last Tuesday"; "does it wilt?" – "only at midday". A longer answer is read, "last year, but not now" above all. */
+const SAYS_WHEN =
+  /^(?=\s*(?:\S+\s*){1,5}$)(?!.*\b(?:no|not|never|none|but|until|before)\b)(?!.*n't)\s*(?:only|just|mainly|mostly|yes)?\s*(?:last|yesterday|today|tonight|overnight|recently|lately|since|this (?:morning|week|month|year|spring|summer|autumn|winter)|(?:on|in|at|during|around|by|about) (?:the )?(?:mon|tues|wednes|thurs|fri|satur|sun|night|noon|midday|morning|afternoon|evening|day|week|spring|summer|autumn|winter|fall|january|february|march|april|may|june|july|august|september|october|november|december)|(?:a|one|two|three|four|five|six|\d+|a few|a couple of) (?:days?|nights?|weeks?|months?) (?:ago|back))/i;
+/** What leaves the question open. Behind an answer of its own only a plain "don't know" does. */
+const UNKNOWN_ANSWER =
+  /\b(?:do(?:n't|nt| not) (?:know|remember|recall)|no idea|not sure|could(?:n't|nt| not) (?:say|tell)(?! i)|can(?:'t|t| ?not) (?:say|tell|remember|recall)(?! i)|have(?:n't|nt| not) (?:looked|checked)|dunno)\b/i;
+const OPEN = new RegExp(
+  `^\\s*${FILLER}${oneOf(
+    '(?:no|haven.t a|have not a|not a) clue',
+    'hard to (?:say|tell)',
+    '(?:who|how (?:would|should) i) knows?',
+    "(?:i )?(?:never|didn't|did not) (?:look|looked|check|checked)(?: at (?:it|that|them)| for (?:it|that|them))?",
+    "(?:i(?:'d| would|'ll| will) )?(?:have|need) to (?:look|check|see|go and (?:look|see))(?: .*)?",
+    "(?:i'm |i am )?not (?:at home|there|by it|near it)(?: .*)?",
+    "(?:i )?(?:didn't|did not) notice(?: either way)?",
+    'what do you mean',
+    'maybe|possibly|perhaps|could be|might be|yes and no',
+  )}\\s*[.?!…]?\\s*$`,
+  'i',
+);
+const ANSWER_WORD = /^(yes|yeah|yep|aye|yup|no|nope|nah|definitely|certainly|absolutely|correct)$/i;
+
+/** True for talk that begins or ends with a yes or no of its own. */
+export const saysYesOrNo = (say: string): boolean => SAYS_YES.test(say) || SAYS_NO.test(say);
+
+/**
+ * Yes, no, not known, or something else that has to be read.
+ * @param ask the question it answers: "every day" is a yes to "does it wilt?", and none to "how often?"
+ */
+export function answerIn(say: string, ask = ''): 'yes' | 'no' | 'unknown' | 'other' {
+  if (UNKNOWN_ANSWER.test(say) || OPEN.test(say)) return 'unknown';
+  if (SAYS_NO.test(say)) return 'no';
+  if (SAYS_YES.test(say)) return 'yes';
+  if (ask === '' || ASKS_WHICH.test(ask)) return 'other';
+  if (MEANS_YES.test(say) || MEANS_YES_AND_MORE.test(say) || SAYS_WHEN.test(say)) return 'yes';
+  return MEANS_NO.test(say) ? 'no' : 'other';
+}
+
+export const isAnswerWord = (word: string): boolean => ANSWER_WORD.test(word);
+
+/** What an answer says besides its yes or no. */
+export const beyondYesOrNo = (say: string): string =>
+  say.replace(new RegExp(`^\\s*${FILLER}(?:${oneOf('yes', 'yeah', 'yep', 'no', 'nope', 'nah')})\\b[\\s,;:.!–-]*`, 'i'), '');
