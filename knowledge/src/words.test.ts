@@ -60,6 +60,30 @@ describe('plain statements', () => {
   });
 });
 
+/** Things seen put into the frames people speak in: "I can't get rid of …", "is it normal that …", "no … as far as I can see". */
+describe('frames of talk', () => {
+  const understander = new Understander(edition);
+  const lines = linesOf('frames.tsv');
+  const of = (kind: string) => lines.filter(([first]) => first === kind).map(([, ...fields]) => fields);
+  const things = of('thing') as [reading: string, thing: string, seen: string][];
+  const said = (frame: string, thing: string, seen: string) => {
+    const sentence = frame.replace('{thing}', thing).replace('{seen}', seen);
+    return sentence.charAt(0).toUpperCase() + sentence.slice(1);
+  };
+  const isRead = (frame: string, [reading, thing, seen]: (typeof things)[number]) =>
+    understander
+      .understand([said(frame, thing, seen)], understander.resolvePlant('rose'))
+      .readings.some(({ finding, answer }) => `${finding}=${answer}` === reading);
+  const shareRead = (kind: string) => {
+    const frames = of(kind).map(([frame]) => frame!);
+    const read = frames.flatMap((frame) => things.filter((thing) => isRead(frame, thing)));
+    return read.length / (frames.length * things.length);
+  };
+  it('are of readings that exist', () => expect(things.filter(([reading]) => !known.has(reading))).toEqual([]));
+  it('tell what is told in them, 97 in 100 times', () => expect(shareRead('told')).toBeGreaterThan(0.97));
+  it('do not tell what is denied, asked or left open in them, 99 in 100 times', () => expect(shareRead('denied')).toBeLessThan(0.01));
+});
+
 describe('answers to questions in anybody’s words', () => {
   const understander = new Understander(edition);
   /** Readings with a blank between must all be read; of those with a stroke between, one. */
