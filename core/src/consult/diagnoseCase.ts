@@ -2,6 +2,7 @@ import type { Act, CauseKind, Climate, Edition, Hemisphere } from '../edition/ed
 import type { Reading } from '../diagnosis/posterior.ts';
 import { evidenceIn } from '../language/evidenceIn.ts';
 import { Understander, type Utterance } from '../language/understand.ts';
+import { lonePlant } from '../language/understanding.ts';
 import type { IsoDate } from '../season/calendar.ts';
 import type { WindowState } from '../season/windows.ts';
 import { editionIn } from '../edition/editionIn.ts';
@@ -73,7 +74,7 @@ export class CaseReader {
     input.readings.forEach((reading, i) => this.requireKnown(reading, i));
     const named = input.host === null ? null : this.understander.resolvePlant(input.host);
     const understanding = this.understander.understand(input.words, named);
-    const plant = named ?? understanding.host;
+    const plant = named ?? understanding.host ?? lonePlant(understanding);
     const notUnderstood = [...understanding.notUnderstood, ...(input.host !== null && !named ? [input.host] : [])];
     const readings: Reading[] = [...input.readings, ...evidenceIn(understanding)];
     const standing = this.consultant.consult({

@@ -2,6 +2,7 @@ import type { Act, Climate, Edition, Hemisphere } from '../edition/edition.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
 import { evidenceIn } from '../language/evidenceIn.ts';
 import { Understander, type Utterance } from '../language/understand.ts';
+import { lonePlant } from '../language/understanding.ts';
 import type { IsoDate } from '../season/calendar.ts';
 import { CauseNames } from './causeNames.ts';
 import { Consultant, type ConsultInput, type Standing } from './consult.ts';
@@ -96,7 +97,7 @@ export class PracticeDesk {
   play(call: PracticeCall): PracticeOutcome {
     const opening = this.understander.understand([call.opening]);
     const named = call.host === null ? null : this.understander.resolvePlant(call.host);
-    const plant = named ?? opening.host ?? this.understander.understand(call.facts).host;
+    const plant = named ?? opening.host ?? this.understander.understand(call.facts).host ?? lonePlant(opening);
     const left = new Map(call.facts.map((fact) => [fact, this.readings([fact])]));
     const readings = evidenceIn(opening);
     // who is not there cannot look again: what was told and no fact speaks of is not asked about

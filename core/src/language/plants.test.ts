@@ -27,7 +27,13 @@ const edition: Edition = {
     plant('rhododendron', 'Rhododendron', 'Rhododendron ponticum', []),
     plant('houseplant', 'House plant', 'Planta domestica', ['pot plant'], { generic: true }),
   ],
-  lexicon: { ...smallEdition.lexicon, noPlant: ['view of the bay'], goods: ['juice'], likened: ['like', 'size of'] },
+  lexicon: {
+    ...smallEdition.lexicon,
+    nearby: [...smallEdition.lexicon.nearby, 'under'],
+    noPlant: ['view of the bay'],
+    goods: ['juice'],
+    likened: ['like', 'size of'],
+  },
 };
 const names = new PlantNames(edition, ({ word }) => ['holes', 'leaves', 'rotten'].includes(word));
 const find = (text: string) => names.find(tokenise(text, edition.lexicon.irregular));
@@ -44,6 +50,10 @@ describe('names of plants', () => {
     ['my rodedendron', ['rhododendron']],
     ['nothing of ours', []],
   ])('in "%s" are %p', (text, expected) => expect(ids(text)).toEqual(expected));
+  it("are the caller's where something is under their leaves", () => {
+    expect(ids('dust under the oak leaves')).toEqual(['oak']);
+    expect(ids('mushrooms under the oak')).toEqual(['(oak)']);
+  });
   it('are no likeness: "squash-like"', () => expect(ids('squash-like leaves on my oak')).toEqual(['(squash)', 'oak']));
   it.each([
     ['ivy all the way up my oak', 'oak'],

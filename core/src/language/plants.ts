@@ -34,6 +34,8 @@ const REACH_AFTER = 3;
 const REACH_LIKENESS = 3;
 /** "I squashed one" names no squash: a verb's ending that the name does not have. */
 const isVerbOf = (word: string, name: string): boolean => /(ed|ing)$/.test(word) && !/(ed|ing)$/.test(name);
+const UNDER = /^(under|beneath|behind)$/;
+const LEAF = /^(lea(f|ves)|foliage|fronds?|needles?)$/;
 /** "Ivy growing all the way up my oak": words between two names that make the second one the host. */
 const GROWS = /^(grow|climb|twin|wrap|creep)/;
 const ONTO = new Set(['up', 'on', 'onto', 'over', 'in', 'into', 'around', 'round', 'through', 'among']);
@@ -97,10 +99,12 @@ export class PlantNames {
     const last = at[at.length - 1]!;
     const besides = (token: Token | undefined): token is Token =>
       token !== undefined && token.clause === first.clause && token.breath === first.breath;
-    for (let i = at[0]! - 1; i >= at[0]! - REACH_BEFORE; i--) if (besides(tokens[i]) && nearby.includes(tokens[i]!.word)) return true;
+    const ofItsOwn = LEAF.test(tokens[last + 1]?.word ?? ''); // "orange dust under the rose leaves"
+    const placed = (token: Token) => nearby.includes(token.word) && !(ofItsOwn && UNDER.test(token.word));
+    for (let i = at[0]! - 1; i >= at[0]! - REACH_BEFORE; i--) if (besides(tokens[i]) && placed(tokens[i]!)) return true;
     for (let i = at[0]! - 1; besides(tokens[i]) && (LINKS.has(tokens[i]!.word) || tokens[i]!.word === 'to'); i--) {
       const before = tokens[i - 1];
-      if (besides(before) && nearby.includes(before.word)) return true; // "next to a big old oak"
+      if (besides(before) && placed(before)) return true; // "next to a big old oak"
     }
     if (this.isLikened(tokens, at[0]!)) return true;
     // "the poinsettia's coloured leaves" are its own

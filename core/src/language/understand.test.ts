@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { Understander } from './understand.ts';
+import { lonePlant } from './understanding.ts';
 import { tokenise } from './tokens.ts';
 
 const reader = new Understander(smallEdition);
@@ -79,6 +80,11 @@ describe('plants', () => {
       ['bean', false],
       ['oak', true],
     ]);
+  });
+  it("falls back on the only plant spoken of, where it is the caller's own", () => {
+    expect(lonePlant(read('a bonfire next to my oak'))?.id).toBe('oak');
+    expect(lonePlant(read('a bonfire next to an oak'))).toBeNull();
+    expect(lonePlant(read('a bean next to my oak'))).toBeNull();
   });
   it.each([
     ['there is a lump like a little bean on my oak', 'oak'],

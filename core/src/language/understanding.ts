@@ -68,3 +68,10 @@ export function togetherOf(parts: readonly Understanding[]): Understanding {
     wording: all((part) => (part.wording === '' ? [] : [part.wording])).join(' '),
   };
 }
+
+/** The caller's own plant that all the talk speaks of only by the way, with no other: "a bonfire next to my beech hedge". */
+export function lonePlant({ plants }: Understanding): Plant | null {
+  const own = plants.filter(({ owned }) => owned);
+  const [first] = own;
+  return first && plants.every(({ plant }) => plant === first.plant) ? first.plant : null;
+}
