@@ -47,8 +47,15 @@ function isWondered(tokens: readonly Token[], { value, at }: Match): boolean {
   const here = tokens[at[0]!]!;
   const clause = tokens.filter((token) => token.clause === here.clause);
   if (at.some((i) => isUnknown(tokens, i))) return value.kind === 'finding';
-  const opening = clause.slice(0, 2);
-  if (value.kind !== 'finding' || !here.asking || !WONDERS.test(opening.map((token) => token.word).join(' '))) return false;
+  const breath = clause.filter((token) => token.breath === here.breath);
+  const wonders = (words: readonly Token[]) =>
+    WONDERS.test(
+      words
+        .slice(0, 2)
+        .map((token) => token.word)
+        .join(' '),
+    );
+  if (value.kind !== 'finding' || !here.asking || !(wonders(clause) || wonders(breath))) return false;
   return !asksOpinion(clause) && !isCondition(tokens, at);
 }
 
