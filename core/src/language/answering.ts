@@ -10,6 +10,13 @@ import { answerIn, beyondYesOrNo, isAnswerWord } from './yesOrNo.ts';
 /** "Is it near a heater?" – "no" does not put it out of doors. */
 const ASKS_NEAR = /\b(?:near|beside|next to|close to|by (?:a|the|any))\b/i;
 
+/** What is on a plant besides its parts. */
+const THINGS =
+  /^(?:spots?|blotch(?:es)?|marks?|holes?|rings?|bumps?|lumps?|webs?|webbing|powder|mould|mold|fuzz|dust|coating|insects?|bugs?|flies|caterpillars?|worms?|grubs?|droppings|eggs?|galls?|mushrooms?|patch(?:es)?|mounds?|tunnels?)$/;
+
+/** Words of a yes without the word that says no more: "quite a lot". */
+const MOST_BARE_WORDS = 3;
+
 /** What answers are read with: reading a text by itself, and what is known of its words. */
 interface Means {
   /** @param saidFrom readings must rest on a word at or after this index that was not there before it */
@@ -36,13 +43,22 @@ export class Answering {
     this.scales = scales;
   }
 
+  /** "Do the spots have rings?": the spots are there, whatever the answer; of a part of the plant it is asked whether there is anything. */
+  private asksOfWhatIsThere(ask: string): boolean {
+    const tokens = this.vocabulary.mended(ask);
+    const at = tokens.findIndex(({ word }) => word === 'the' || word === 'these' || word === 'those');
+    const what = tokens[at + 1];
+    return at >= 0 && what !== undefined && this.organs.namedIn([what]).size === 0 && THINGS.test(what.word);
+  }
+
   /** What a yes or no says to a question in anybody's words: the question read as a statement, or denied. */
   private bySense(ask: string, affirmed: boolean): { finding: string; answer: string }[] {
     return this.reading(ask.replace(/[?]/g, ''), 'caller').readings.flatMap(({ finding: id, answer, choices }) => {
       const finding = this.findings.get(id);
       if (!finding || choices.length > 0) return [];
       if (affirmed) return [{ finding: id, answer }];
-      return answer === finding.absent || answer.startsWith('not:') ? [] : [{ finding: id, answer: finding.absent ?? `not:${answer}` }];
+      const denied = this.asksOfWhatIsThere(ask) ? `not:${answer}` : (finding.absent ?? `not:${answer}`);
+      return answer === finding.absent || answer.startsWith('not:') ? [] : [{ finding: id, answer: denied }];
     });
   }
 
@@ -114,7 +130,9 @@ export class Answering {
     }
     const rest = kind === 'other' ? say : beyondYesOrNo(say);
     const inLight = kind === 'no' ? this.withoutAsked(ask, this.inTheLightOf(ask, rest, said)) : this.inTheLightOf(ask, rest, said);
-    const own = rest === '' || (rest === say && kind !== 'other') ? said : this.besides(inLight, said, canBeMeant);
+    // "holes?" – "lots, small round ones": what a yes goes on to say; a bare one says no more than yes
+    const isBare = rest === say && (kind === 'no' || rest.trim().split(/\s+/).length <= MOST_BARE_WORDS);
+    const own = rest === '' || (isBare && kind !== 'other') ? said : this.besides(inLight, said, canBeMeant);
     if (kind === 'other') {
       const there = this.thereBySaying(ask, say, own.readings);
       if (there.length > 0) return { ...own, readings: [...there, ...own.readings] };

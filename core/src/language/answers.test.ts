@@ -131,6 +131,9 @@ describe('a choice', () => {
     ['Are the spots on the upper or lower side?', 'the lower', 'the spots lower side'],
     ['Is the soil wet or dry?', 'dry as dust', 'the soil dry'],
     ['Old leaves or new leaves?', 'new', 'Old new leaves'],
+    ['Is it the old leaves or the new ones?', 'mainly the old', 'the old leaves'],
+    ['Is it the old leaves or the new ones?', 'the latter', 'the new ones'],
+    ['Is it the old leaves or the new ones?', 'the first ones', 'the old leaves'],
   ])('"%s" – "%s" is "%s"', (ask, say, whole) => expect(choiceTaken(ask, say)[0]).toBe(whole));
   it.each([
     ['Is the soil wet or dry?', 'both'],

@@ -17,6 +17,9 @@ export const asBeginning = (ask: string): string =>
 /** Words that do not say which of two things is meant. */
 const NOT_TELLING =
   /^(?:the|a|an|of|it|its|they|there|is|are|was|were|just|only|mainly|mostly|more|rather|very|quite|really|sort|kind|i|think|ones?|side|or|and)$/;
+const PRONOUN = /^(?:it|they|that|this|these|those)\s+/i;
+const IS_LAST = /^\s*(?:it's |it is )?the (?:latter|second|last)(?: one| ones)?\s*[.!]?\s*$/i;
+const IS_FIRST = /^\s*(?:it's |it is )?the (?:former|first)(?: one| ones)?\s*[.!]?\s*$/i;
 const MOST_WORDS_OF_A_CHOICE = 5;
 const tellingWords = (text: string): string[] => (text.toLowerCase().match(/[a-z]+/g) ?? []).filter((word) => !NOT_TELLING.test(word));
 /** Where the subject of a question ends and what is asked of it begins. */
@@ -32,13 +35,17 @@ const DENIES = /\b(?:not|no|never|neither|nor)\b|n't\b/i;
 export function choiceTaken(ask: string, say: string): string[] {
   const question = ask.replace(/^.*,\s*(?=(?:did|do|does|was|were|is|are|has|have|had)\b)/i, '');
   if (!/\sor\s/i.test(question) || DENIES.test(say)) return [];
-  const choices = asBeginning(question)
-    .trim()
-    .split(/,?\s+or\s+|,\s+/i);
+  const asked = asBeginning(question).trim();
+  const choices = asked.replace(PRONOUN, '').split(/,?\s+or\s+|,\s+/i);
+  const first = choices[0]!;
+  const last = choices.at(-1)!;
+  if (IS_LAST.test(say)) return [last, `${last.replace(/\s+ones?$/, '')} ${/\S+$/.exec(first)?.[0] ?? ''}`];
+  if (IS_FIRST.test(say)) return [first];
   const said = tellingWords(say);
   if (said.length === 0 || said.length > MOST_WORDS_OF_A_CHOICE) return [];
-  const first = choices[0]!;
-  const subject = ASKED_OF_IT.test(first) ? first.split(ASKED_OF_IT)[0]! : first.replace(/\s*\S+$/, '');
+  // "is it the old leaves or the new ones": nothing but "it" is spoken of
+  const spoken = PRONOUN.test(asked) ? '' : first.replace(/\s*\S+$/, '');
+  const subject = ASKED_OF_IT.test(first) ? first.split(ASKED_OF_IT)[0]! : spoken;
   const spokenOf = ASKS_WHETHER_IT_IS.test(question) ? tellingWords(subject) : [];
   const named = choices.map(
     (choice, at) =>
@@ -51,7 +58,7 @@ export function choiceTaken(ask: string, say: string): string[] {
   if (chosen === undefined || taken.length > 1) return [];
   const inPlace = `in the ${chosen}`;
   // "the old or the new leaves": what the first is said of stands with the last
-  const saidOf = choices.at(-1)!.split(' ').slice(1).join(' ');
+  const saidOf = last.split(' ').slice(1).join(' ');
   return chosen === first ? [first, inPlace, `${first} ${saidOf}`] : [`${subject} ${chosen}`, `${chosen} ${/\S+$/.exec(first)?.[0] ?? ''}`, inPlace];
 }
 

@@ -118,6 +118,7 @@ describe('answers to a question', () => {
   it('takes yes and no in the light of what was asked', () => {
     expect(pairs({ ask: 'is there powder?', say: 'yes' })).toEqual(['coating=white']);
     expect(pairs({ ask: 'is there powder?', say: 'no' })).toEqual(['coating=none']);
+    expect(pairs({ ask: 'is the powder white?', say: 'no' })).toEqual(['coating=not:white']);
   });
   it('reads what is said beyond the yes', () =>
     expect(pairs({ ask: 'is there powder?', say: 'yes, and holes' }).sort()).toEqual(['coating=white', 'holes=some']));
