@@ -69,7 +69,11 @@ export class Answering {
       return settled === null ? [] : [{ finding: asked.id, answer: settled }];
     }
     const meant = this.bySense(ask, affirmed);
-    const said = affirmed || meant.length > 0 ? meant : this.reading(deniedAsk(ask), 'caller').readings;
+    const denied = affirmed ? [] : this.reading(deniedAsk(ask), 'caller').readings;
+    // "does it recover at night?" – "no" means that it stays limp, not that it never wilts
+    const inFull = ({ finding }: { finding: string }) =>
+      denied.find((one) => one.finding === finding && one.answer !== this.findings.get(finding)?.absent && !one.answer.startsWith('not:'));
+    const said = affirmed ? meant : meant.length > 0 ? meant.map((one) => inFull(one) ?? one) : denied;
     return affirmed || !ASKS_NEAR.test(ask) ? said : said.filter(({ answer }) => !answer.startsWith('not:'));
   }
 

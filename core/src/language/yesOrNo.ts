@@ -57,6 +57,7 @@ const MEANS_NO = new RegExp(
   `^\\s*${FILLER}${oneOf(
     "(?:i|we) (?:do not|don't|wouldn't|would not) (?:think|believe|say) so",
     "(?:it|she|he|that|there) (?:isn't|is not|doesn't|does not|hasn't|has not|didn't|did not|wasn't|was not)",
+    '(?:it|they|she|he|i|we) never (?:has|have|had|does|do|did|is|are|was|were)',
     "(?:they|there|we) (?:aren't|are not|isn't|don't|do not|haven't|have not|didn't|did not|weren't|were not)(?: any)?",
     "i (?:don't|do not|haven't|have not|didn't|did not)",
     'not (?:(?:this|last|since|until)\\b(?: [^ ,;]+){1,4}|lately|recently|(?:for|in) (?:the (?:last|past)|ages|years|months|weeks|days|a (?:long|while))(?: [^ ,;]+){0,3})',
