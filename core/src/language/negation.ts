@@ -35,6 +35,18 @@ function statementBegins(tokens: readonly Token[], negator: number, i: number): 
   return tokens.slice(opening, negator).some(({ word }) => IF.has(word)) && i - negator > 1 && tokens[i + 2]?.clause === tokens[i]!.clause;
 }
 
+const PLACES = new Set(['in', 'under', 'near', 'beside', 'against']);
+const DOES = /^(flower|bloom|blossom|fruit|crop|ripen|thrive|stay|do|set|recover|come|work|take|establish|root|produce|last|survive)(s|ing)?$/;
+
+const SITES = new Set(['shade', 'sun', 'pot', 'pots', 'tub', 'container', 'greenhouse', 'clay', 'sand']);
+
+/** "Will not stay green | in the shade", "no flowers | in its pot": where it fails to is not denied. */
+function isPlaced(tokens: readonly Token[], negator: number, i: number): boolean {
+  if (!PLACES.has(tokens[i]!.word) || i === negator + 1) return false;
+  const { word } = tokens[negator]!;
+  return word === 'not' ? DOES.test(tokens[negator + 1]!.word) : word === 'no' && tokens.slice(i + 1, i + 3).some((token) => SITES.has(token.word));
+}
+
 /** @param granted phrases that end it, what is behind them being taken for granted: "I do not understand | why it has mildew" */
 function reach(tokens: readonly Token[], start: number, { deny, spare }: Marks, granted: readonly string[] = []): void {
   const from = tokens[start]!;
@@ -44,7 +56,7 @@ function reach(tokens: readonly Token[], start: number, { deny, spare }: Marks, 
     const token = tokens[i]!;
     // "I do not know of any frost" denies it
     if (spare && startsAt(granted, tokens, i) && !tokens.slice(i + 1, i + 3).some(({ word }) => word === 'any')) mark = spare;
-    if (statementBegins(tokens, start, i)) return;
+    if (statementBegins(tokens, start, i) || isPlaced(tokens, start, i)) return;
     if (token.clause !== from.clause || ENDING.has(token.word) || (TELLING_WHEN.has(token.word) && i > start + 1)) return;
     // a comma ends it, unless an "or" takes it up again
     if (token.breath !== breath && !JOINING.has(token.word)) return;
@@ -118,7 +130,7 @@ export function scopesOf(tokens: readonly Token[], lexicon: Lexicon): Scopes {
     if (startsAt(lexicon.negators, tokens, index)) {
       const before = negatedBy[index]!;
       const spare = (i: number) => (spared[i] = index);
-      if (!deniesNothing(tokens, index, before >= 0)) reach(tokens, index, { deny, spare }, lexicon.granting);
+      if (!deniesNothing(tokens, index, before)) reach(tokens, index, { deny, spare }, lexicon.granting);
       else {
         // "not one leaf without holes": the second denial takes back the first
         if (before >= 0) negatedBy.forEach((by, i) => by === before && (negatedBy[i] = -1));
