@@ -153,4 +153,8 @@ export const tellsTrouble = (tokens: readonly Token[]): boolean => tokens.some((
 const JUDGED =
   /\b(normal|natural|usual|unusual|common|typical|supposed|meant|worr(y|ied) (about|if|that|when|over)|concerned|serious|harmful|harmless|dangerous|worrying|(a|any) (problem|worry|concern|issue|bad sign|good sign)|(ok|okay|alright|all right|fine|bad|good|right|wrong|odd|strange|weird|healthy)( (that|if|for|when|to)\b|$))/;
 /** True for the words of a question that takes what it speaks of for granted. */
-export const asksOpinion = (tokens: readonly Token[]): boolean => JUDGED.test(tokens.map(({ word }) => word).join(' '));
+export const asksOpinion = (tokens: readonly Pick<Token, 'word'>[]): boolean => JUDGED.test(tokens.map(({ word }) => word).join(' '));
+
+const VERDICT = /^(normal|natural|usual|healthy|fine|ok|okay|alright|good|right)$/;
+/** True for the word of such a question that asks for the verdict: "are yellow leaves | normal". */
+export const isVerdict = ({ word }: Token): boolean => VERDICT.test(word);

@@ -10,6 +10,12 @@ describe('talk taken apart into questions and answers', () => {
     expect(taken('webs? yes, fine ones')).toEqual([{ ask: 'webs?', say: 'yes, fine ones' }]);
   });
 
+  it('takes no answer to what only an advisor can say, nor from not knowing that goes on to something else', () => {
+    expect(taken('Is that normal? Yes, I know, it is old.')).toEqual(['Is that normal? Yes, I know, it is old.']);
+    expect(taken('Is it sticky? I do not know whether there are webs.')).toEqual(['Is it sticky? I do not know whether there are webs.']);
+    expect(taken('Is it sticky? No idea.')).toEqual([{ ask: 'Is it sticky?', say: 'No idea.' }]);
+  });
+
   it('asks only what stands behind the last comma of a statement', () => {
     expect(taken('holes in the leaves, slime? no')).toEqual(['holes in the leaves,', { ask: 'slime?', say: 'no' }]);
     expect(taken('Is the leaf, the old one, sticky? No.')).toEqual([{ ask: 'Is the leaf, the old one, sticky?', say: 'No.' }]);

@@ -1,3 +1,4 @@
+import { asksOpinion } from './asking.ts';
 import { answerIn, saysYesOrNo } from './yesOrNo.ts';
 
 /** What a caller said, or what they answered to a question that was put to them. */
@@ -27,6 +28,17 @@ function noteIn(piece: string, isLabel: (label: string) => boolean): Note | null
   const [, ask, say] = LABELLED.exec(piece) ?? ANSWERED.exec(piece) ?? [];
   if (ask === undefined || say === undefined || SENTENCE_WORD.test(ask) || OF_ALL.test(ask) || !isLabel(ask)) return null;
   return { ask, say: /^nil$/i.test(say.trim()) ? 'none' : say.trim() };
+}
+
+/** Words of a "don't know" that answers, as against one that goes on to something else: "I don't know whether there are webs, and it is dry". */
+const MOST_WORDS_OF_NOT_KNOWING = 6;
+
+/** True where the sentence behind a question answers it. Who asks whether it is normal asks us, and talks on. */
+function isAnswered(question: string, next: string): boolean {
+  const words = question.toLowerCase().match(/[\p{L}']+/gu) ?? [];
+  const answer = answerIn(next.trim(), question);
+  if (answer === 'unknown' && next.trim().split(/\s+/).length > MOST_WORDS_OF_NOT_KNOWING) return false;
+  return answer !== 'other' && !asksOpinion(words.map((word) => ({ word })));
 }
 
 /** What a sentence asks: all of it where it begins as a question, else what stands behind its last comma: "holes in the leaves, slime?" */
@@ -64,7 +76,7 @@ export function utterancesIn(text: string, isLabel: (label: string) => boolean):
   };
   for (let i = 0; i < sentences.length; i++) {
     const [sentence, next] = [sentences[i]!, sentences[i + 1]];
-    if (/\?\s*$/.test(sentence) && next !== undefined && !/\?\s*$/.test(next) && answerIn(next.trim(), sentence) !== 'other') {
+    if (/\?\s*$/.test(sentence) && next !== undefined && !/\?\s*$/.test(next) && isAnswered(sentence, next)) {
       const [before, ask] = questionIn(sentence);
       if (before !== '') notesIn(before, isLabel).forEach(add);
       add({ ask, say: next.trim() });

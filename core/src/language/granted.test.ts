@@ -35,6 +35,10 @@ describe('what is taken for granted', () => {
   );
 });
 
+describe('what is not known', () => {
+  it('ends with its breath', () => expect(pairs('I do not know whether there was frost, and there is powder')).toEqual(['coating=white']));
+});
+
 describe('where a denial goes on to something else', () => {
   it.each([
     ['there are holes, I did not see who made them', ['holes=some']],

@@ -43,8 +43,8 @@ const KNOW = new Set('know sure tell idea say clue remember check checked see ce
 
 /** True for the words behind "I do not know whether" or "no idea if": neither told nor denied. */
 export function isUnknown(tokens: readonly Token[], at: number): boolean {
-  const { clause } = tokens[at]!;
-  for (let i = at - 1; i > 1 && tokens[i]!.clause === clause; i--)
+  const { clause, breath } = tokens[at]!;
+  for (let i = at - 1; i > 1 && tokens[i]!.clause === clause && tokens[i]!.breath === breath && tokens[i]!.word !== 'and'; i--)
     if (/^(if|whether)$/.test(tokens[i]!.word) && KNOW.has(tokens[i - 1]!.word))
       return tokens
         .slice(Math.max(0, i - 1 - NEAR), i - 1)

@@ -1,7 +1,7 @@
 import { EAT, POISON, type Channel, type Edition, type Finding, type Plant } from '../edition/edition.ts';
 import { canShow } from '../diagnosis/hosts.ts';
 import { Answering } from './answering.ts';
-import { askingIn, asksOpinion, tellsTrouble } from './asking.ts';
+import { askingIn, asksOpinion, isVerdict, tellsTrouble } from './asking.ts';
 import { deniesElsewhere, isUnknown } from './granted.ts';
 import { Bindings } from './binding.ts';
 import { CareQuestions, type CarePhrase, type CareQuestion } from './careQuestions.ts';
@@ -56,6 +56,7 @@ function isWondered(tokens: readonly Token[], { value, at }: Match): boolean {
         .join(' '),
     );
   if (value.kind !== 'finding' || !here.asking || !(wonders(clause) || wonders(breath))) return false;
+  if (at.some((i) => isVerdict(tokens[i]!))) return true;
   return !asksOpinion(clause) && !isCondition(tokens, at);
 }
 
