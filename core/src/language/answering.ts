@@ -48,7 +48,7 @@ export class Answering {
     const tokens = this.vocabulary.mended(ask);
     const at = tokens.findIndex(({ word }) => word === 'the' || word === 'these' || word === 'those');
     const what = tokens[at + 1];
-    return at >= 0 && what !== undefined && this.organs.namedIn([what]).size === 0 && THINGS.test(what.word);
+    return at >= 0 && what !== undefined && THINGS.test(what.word);
   }
 
   /** What a yes or no says to a question in anybody's words: the question read as a statement, or denied. */

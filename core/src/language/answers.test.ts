@@ -56,6 +56,10 @@ describe('an answer', () => {
     ['oh yes', 'yes'],
     ['well, yes', 'yes'],
     ['of course', 'yes'],
+    ['of course it has been dry', 'other'],
+    ['definitely no black spots', 'other'],
+    ['absolutely nothing', 'no'],
+    ['I hope not', 'unknown'],
   ])('"%s" is %s', (say, kind) => expect(answerIn(say)).toBe(kind));
   it.each([
     ['does it wilt?', 'every day', 'yes'],

@@ -1,4 +1,5 @@
 import type { Lexicon } from '../edition/edition.ts';
+import { isPlaced, statementBegins } from './denialEnds.ts';
 import { deniesLack, deniesNothing } from './granted.ts';
 import type { Token } from './tokens.ts';
 
@@ -20,31 +21,6 @@ export interface Scopes {
 interface Marks {
   deny: (index: number) => void;
   spare?: (index: number) => void;
-}
-
-const BE_OR_HAVE = new Set(['is', 'are', 'was', 'were', 'has', 'have', 'had']);
-const ARTICLES = new Set(['the', 'my', 'its', 'our', 'their', 'all']);
-const IF = new Set(['if', 'when', 'unless', 'whenever', 'where', 'even']);
-
-/** Where a new statement begins without a comma: "no frost | the buds are black", "if I do not water | the leaves hang". */
-function statementBegins(tokens: readonly Token[], negator: number, i: number): boolean {
-  if (i === negator + 1 || !ARTICLES.has(tokens[i]!.word)) return false;
-  if (tokens[negator]!.word !== 'not')
-    return [2, 3].some((n) => BE_OR_HAVE.has(tokens[i + n]?.word ?? '') && tokens[i + n]!.clause === tokens[i]!.clause);
-  const opening = tokens.findIndex(({ clause, breath }) => clause === tokens[i]!.clause && breath === tokens[i]!.breath);
-  return tokens.slice(opening, negator).some(({ word }) => IF.has(word)) && i - negator > 1 && tokens[i + 2]?.clause === tokens[i]!.clause;
-}
-
-const PLACES = new Set(['in', 'under', 'near', 'beside', 'against']);
-const DOES = /^(flower|bloom|blossom|fruit|crop|ripen|thrive|stay|do|set|recover|come|work|take|establish|root|produce|last|survive)(s|ing)?$/;
-
-const SITES = new Set(['shade', 'sun', 'pot', 'pots', 'tub', 'container', 'greenhouse', 'clay', 'sand']);
-
-/** "Will not stay green | in the shade", "no flowers | in its pot": where it fails to is not denied. */
-function isPlaced(tokens: readonly Token[], negator: number, i: number): boolean {
-  if (!PLACES.has(tokens[i]!.word) || i === negator + 1) return false;
-  const { word } = tokens[negator]!;
-  return word === 'not' ? DOES.test(tokens[negator + 1]!.word) : word === 'no' && tokens.slice(i + 1, i + 3).some((token) => SITES.has(token.word));
 }
 
 /** @param granted phrases that end it, what is behind them being taken for granted: "I do not understand | why it has mildew" */

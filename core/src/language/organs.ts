@@ -22,6 +22,11 @@ export class Organs {
     this.words = new Set(Object.values(lexicon.organs).flat());
   }
 
+  /** True for the name of a part: "leaves", "bark". */
+  isPart({ word }: Token): boolean {
+    return this.words.has(word);
+  }
+
   /** Organs these words name. */
   namedIn(tokens: readonly Token[]): Set<Organ> {
     return new Set(

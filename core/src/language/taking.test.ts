@@ -16,7 +16,7 @@ const hear = (text: string, change: Partial<Heard> = {}, aside: number[] = []) =
     negatedBy: tokens.map(() => -1),
     doubted: tokens.map(() => false),
     negatorHeads: new Set(['no', 'never']),
-    parts: new Set(['leaves']),
+    isPart: ({ word }) => word === 'leaves',
     colours: new Set(['white']),
     ...change,
   };

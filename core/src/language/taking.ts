@@ -29,8 +29,8 @@ export interface Heard {
   doubted: readonly boolean[];
   /** The word each negator begins with: "hardly" of "hardly any". */
   negatorHeads: ReadonlySet<string>;
-  /** Words for parts of plants: "leaves", "bark". */
-  parts: ReadonlySet<string>;
+  /** True for the name of a part of plants: "leaves", "bark". */
+  isPart: (token: Token) => boolean;
   colours: ReadonlySet<string>;
 }
 
@@ -108,18 +108,16 @@ export class Taking {
 
   /** Index of the word that denies the phrase, -1 without one; null where only its colour is denied or only its first half: "the spots are not black", "no flowers after | the wet". A phrase that says "no" itself ("never flowered") is not denied again. */
   private negatorOf({ at }: Match): number | null {
-    const { tokens, negatedBy, negatorHeads, parts, colours } = this.heard;
+    const { tokens, negatedBy, negatorHeads, isPart, colours } = this.heard;
     if (at.some((i) => negatorHeads.has(tokens[i]!.word))) return -1;
     const denied = at.filter((i) => negatedBy[i]! >= 0);
     if (denied[0] === undefined) return -1;
     const negator = negatedBy[denied[0]]!;
-    const others = at.filter((i) => negatedBy[i]! < 0 && !parts.has(tokens[i]!.word));
+    const others = at.filter((i) => negatedBy[i]! < 0 && !isPart(tokens[i]!));
     if (others.length === 0) return negator;
     if (denied.every((i) => colours.has(tokens[i]!.word)) || others.some((i) => i > Math.max(...denied))) return null;
     // "so sticky you can not open the leaves" is sticky
-    return denied.every((i) => parts.has(tokens[i]!.word)) && others.some((i) => i < negator && tokens[i]!.breath === tokens[negator]!.breath)
-      ? -1
-      : negator;
+    return denied.every((i) => isPart(tokens[i]!)) && others.some((i) => i < negator && tokens[i]!.breath === tokens[negator]!.breath) ? -1 : negator;
   }
 
   private takeReading(match: Match): void {

@@ -2,10 +2,10 @@ import { EAT, POISON, type Channel, type Edition, type Finding, type Plant } fro
 import { canShow } from '../diagnosis/hosts.ts';
 import { Answering } from './answering.ts';
 import { askingIn, asksOpinion, isVerdict, tellsTrouble } from './asking.ts';
-import { deniesElsewhere, isUnknown } from './granted.ts';
 import { Bindings } from './binding.ts';
 import { CareQuestions, type CarePhrase, type CareQuestion } from './careQuestions.ts';
 import { utterancesIn, type Utterance } from './dialogue.ts';
+import { deniesElsewhere, isUnknown } from './granted.ts';
 import { aboutWhere, circumstantial, type Match } from './meaning.ts';
 import { measurementsIn } from './measures.ts';
 import { scopesOf } from './negation.ts';
@@ -90,7 +90,6 @@ export class Understander {
   private readonly answering: Answering;
   /** The word each negator begins with: "hardly" of "hardly any". */
   private readonly negatorHeads: ReadonlySet<string>;
-  private readonly parts: ReadonlySet<string>;
   private readonly colours: ReadonlySet<string>;
   private readonly findings: ReadonlyMap<string, Finding>;
 
@@ -104,7 +103,6 @@ export class Understander {
     this.plantNames = new PlantNames(edition, (token) => this.vocabulary.isKnown(token));
     this.scales = new Scales(edition, (token) => this.vocabulary.isSmall(token));
     this.negatorHeads = new Set(lexicon.negators.map((negator) => negator.split(' ')[0]!));
-    this.parts = new Set(Object.values(lexicon.organs).flat());
     this.colours = new Set(lexicon.classes['colour']);
     this.findings = new Map(edition.findings.map((finding) => [finding.id, finding]));
     const { findings, organs, vocabulary, scales } = this;
@@ -170,7 +168,17 @@ export class Understander {
     const isTold = (match: Match) =>
       !isSpared(match) && !isElsewhere(match) && !isWondered(tokens, match) && !isAsked(match) && opinionOf(match) !== 'hearsay';
     const taking = new Taking(
-      { tokens, named, host, channel, negatedBy, doubted, negatorHeads: this.negatorHeads, parts: this.parts, colours: this.colours },
+      {
+        tokens,
+        named,
+        host,
+        channel,
+        negatedBy,
+        doubted,
+        negatorHeads: this.negatorHeads,
+        isPart: (token) => this.organs.isPart(token),
+        colours: this.colours,
+      },
       care.at,
     );
     all

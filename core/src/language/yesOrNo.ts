@@ -7,21 +7,30 @@ const END = '\\s*[.!…]?\\s*$';
 /** What leaves the answer before it as it is. */
 const AND_MORE = `(?:$|[,.;:!–-]|\\b${oneOf('it', 'they', 'i', 'we', 'there', 'she', 'he', 'nothing', 'none', 'not', 'at all', 'whatsoever', 'since', 'so far', 'yet', 'sir', 'madam')}\\b)`;
 
-/** A yes at the beginning, or at the very end ("now you mention it, yes"); "definitely not" is none. */
+const ENDS = '\\s*(?:$|[,.;:!–-])';
+/**
+ * A yes at the beginning, or at the very end ("now you mention it, yes"). "Definitely no webs" is none, and what else assures of something says yes only by
+ * itself: "of course", but not "of course it has been dry".
+ */
 const SAYS_YES = new RegExp(
-  `^\\s*${FILLER}(?:${oneOf('yes', 'yeah', 'yep', 'aye', 'yup', 'ja', 'of course', 'definitely', 'certainly', 'absolutely', 'correct', 'exactly', 'for sure', 'affirmative', 'you bet')}\\b(?! (?:not|and no)\\b)|${oneOf('a bit', 'a little')}\\s*(?:$|[,.;!]))|[,;:–-]\\s*${oneOf('yes', 'yeah', 'yep', 'yup')}${END}`,
+  `^\\s*${FILLER}${oneOf(
+    `${oneOf('yes', 'yeah', 'yep', 'aye', 'yup')}\\b(?! (?:not|and no)\\b)`,
+    `${oneOf('definitely', 'certainly', 'absolutely', 'correct')}\\b(?! (?:not|no|none|nothing|never)\\b)`,
+    `${oneOf('of course', 'exactly', 'for sure', 'affirmative', 'you bet', 'ja', 'a bit', 'a little')}${ENDS}`,
+  )}|[,;:–-]\\s*${oneOf('yes', 'yeah', 'yep', 'yup')}${END}`,
   'i',
 );
 /** A no that stands by itself, not one that belongs to the next word ("no webs"), or stands at the very end. */
 const SAYS_NO = new RegExp(
-  `^\\s*${FILLER}(?:${oneOf(
+  `^\\s*${FILLER}${oneOf(
     `${oneOf('no', 'nope', 'nah', 'none', 'never', 'nothing', 'nil', 'not really', 'not at all', 'not that i can see', 'not a bit', 'not one', 'not so far')}\\s*${AND_MORE}`,
-    `${oneOf('definitely', 'certainly', 'absolutely', 'of course', 'afraid', 'probably', 'surely', 'i think', "i'd say", 'i hope') + ' not'}\\b`,
+    `${oneOf('definitely', 'certainly', 'absolutely', 'of course', 'afraid', 'probably', 'surely', 'i think', "i'd say")} not\\b`,
+    `${oneOf('definitely', 'certainly', 'absolutely')} (?:none|nothing|never)${END}`,
     'not (?:as far as|that) (?:i|we) (?:know|can (?:see|tell))\\b',
     'not to my knowledge\\b',
-    `(?:nothing|no such|none)(?: (?:like that|of (?:the|that) (?:sort|kind)|such))\\b`,
+    '(?:nothing|none) (?:like that|of (?:the|that) (?:sort|kind))\\b',
     `no (?:way|such thing)${END}`,
-  )})|[,;:–-]\\s*${oneOf('no', 'nope', 'nah')}${END}`,
+  )}|[,;:–-]\\s*${oneOf('no', 'nope', 'nah')}${END}`,
   'i',
 );
 /** What says yes or no to "is it?" and "are there any?" without either word, and would mean something else after "how" or "which". */
@@ -41,7 +50,7 @@ const MEANS_YES = new RegExp(
     'lots|loads|plenty|masses|tons|heaps|a few|a lot|some|many|several|one or two|by the (?:handful|dozen|hundred|bucket)|everywhere|all over',
     '(?:most|all|many|some|a few|half|both) of (?:them|it)|here and there|in places|in parts',
     'always|often|sometimes|constantly|now and (?:then|again)|most days|all the time|every (?:day|night|time|morning|evening)',
-    '(?:uh-?|u|mm-?|m+ ?-?)(?:huh|hm+)|uh huh',
+    '(?:uh|mm)[- ]?(?:huh|hm+)',
   )}${END}`,
   'i',
 );
@@ -87,7 +96,7 @@ const OPEN = new RegExp(
     "(?:i'm |i am )?not (?:at home|there|by it|near it)(?: .*)?",
     "(?:i )?(?:didn't|did not) notice(?: either way)?",
     'what do you mean',
-    'maybe|possibly|perhaps|could be|might be|yes and no',
+    'maybe|possibly|perhaps|could be|might be|yes and no|i hope not',
   )}\\s*[.?!…]?\\s*$`,
   'i',
 );
