@@ -72,6 +72,7 @@ export function deniesNothing(tokens: readonly Token[], at: number, deniedBy: nu
 const LAST_WORDS = 1;
 const GOES_ON = new Set('not no never'.split(' '));
 /** "Slugs not that I noticed", "sticky not at all". */
+const OTHERS = new Set('other others rest ones half some'.split(' '));
 const STILL_DENIES = new Set('that as at to so really yet any no not'.split(' '));
 
 /**
@@ -86,7 +87,9 @@ export function deniesElsewhere(tokens: readonly Token[], at: readonly number[],
   if (before === undefined || !GOES_ON.has(tokens[last]!.word)) return false;
   const { clause, breath } = tokens[last]!;
   if (tokens[before]!.clause !== clause) return false; // the answer to a question
-  const rest = tokens.slice(last + 1).filter((token) => token.clause === clause && token.breath === breath);
+  const isHere = (token: Token) => token.clause === clause && token.breath === breath;
+  if (!isHere(tokens[before]!) && tokens.some((token) => isHere(token) && OTHERS.has(token.word))) return true; // "some have spots, others do not"
+  const rest = tokens.slice(last + 1).filter(isHere);
   if (rest.length === 0 || STILL_DENIES.has(rest[0]!.word)) return false;
   return rest.length > LAST_WORDS || tokens[before]!.breath !== breath;
 }

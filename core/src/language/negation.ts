@@ -63,6 +63,23 @@ function answersBefore(tokens: readonly Token[], index: number): boolean {
   return ends || (here.word === 'none' && AFTER_NONE.has(next.word));
 }
 
+const MET = /^(seen|found|noticed|spotted|see|find|notice|spot|got|had|have)$/;
+const ANY = /^(one|any|them|those|either)$/;
+/** Longest name of a thing put first, such as "as for the greenfly". */
+const LONGEST_NAME = 4;
+
+/** "Greenfly, I have not seen one": where the thing put first begins, or null. */
+function metNone(tokens: readonly Token[], index: number): number | null {
+  const here = tokens[index]!;
+  const isHere = (token: Token | undefined) => token?.clause === here.clause && token.breath === here.breath;
+  if (!/^(not|never)$/.test(here.word) || !MET.test(tokens[index + 1]?.word ?? '') || !ANY.test(tokens[index + 2]?.word ?? '')) return null;
+  const begins = tokens.findIndex(isHere);
+  const before = tokens[begins - 1];
+  if (isHere(tokens[index + 3]) || index - begins > 2 || before?.clause !== here.clause) return null;
+  const first = tokens.findIndex(({ clause, breath }) => clause === here.clause && breath === before.breath);
+  return begins - first <= LONGEST_NAME ? first : null;
+}
+
 function startsAt(words: readonly string[], tokens: readonly Token[], index: number): boolean {
   return words.some((phrase) => phrase.split(' ').every((word, i) => tokens[index + i]?.word === word));
 }
@@ -101,6 +118,8 @@ export function scopesOf(tokens: readonly Token[], lexicon: Lexicon): Scopes {
     if (index > 0 && startsAt(lexicon.notNegating, tokens, index - 1)) return;
     const deny = (i: number) => (negatedBy[i] = index);
     if (answersBefore(tokens, index) || startsAt(lexicon.deniedBefore ?? [], tokens, index)) reachBack(tokens, index, deny);
+    const putFirst = metNone(tokens, index);
+    if (putFirst !== null) for (let i = putFirst; i < index; i++) deny(i);
     soughtInVain(tokens, index, deny);
     keptAway(tokens, index, deny);
     if (startsAt(lexicon.negators, tokens, index)) {

@@ -13,7 +13,8 @@ const SELF = /^(i|im|id|ive|we|wed|were|weve)$/;
 /** Words from the speaker to the verb: "I would still say". */
 const SPEAKER_REACH = 3;
 /** Between the speaker and what they hold stands what they saw, or that they saw it. */
-const SEEING = /^(see|sees|saw|seen|find|finds|found|there|covered|crawling|full|look|looks|looked|caught|counted|on|in)$/;
+const SEEING =
+  /^(see|sees|saw|seen|find|finds|found|there|covered|crawling|full|look|looks|looked|caught|counted|on|in|leaf|leaves|stem|stems|fruit|fruits|bark|flowers|buds|roots)$/;
 const GOES_ON = /^(and|but|because|so|or|as|since|which|that|who|though|although|from)$/;
 /** Words from the verb to the name: "he says it has got to be the vine weevil again". */
 const REACH = 8;

@@ -41,17 +41,30 @@ const GROWS = /^(grow|climb|twin|wrap|creep)/;
 const ONTO = new Set(['up', 'on', 'onto', 'over', 'in', 'into', 'around', 'round', 'through', 'among']);
 /** Words that may stand between a likeness and its picture. */
 const LINKS = new Set('a an the some of little small tiny miniature big baby my our very old large tall huge mature'.split(' '));
+const ARTICLES = new Set(['the', 'my', 'our', 'a', 'an']);
 const OWNING = new Set(['my', 'our']);
 const OVERRUN_BY = /\b(?:strangled|smothered|choked|covered|overgrown|swamped|full)(?: up)? (?:by|in|with|of)\b/;
 const OVERRUNS = /^(strangl|smother|chok|cover|overgrow|swamp)/;
 
+/** Letters written twice as once: the "carot" that is a carrot rather than a carob. */
+const single = (stem: string): string => stem.replace(/(.)\1/g, '$1');
+/** How much farther off a name is that needs another letter, in letters. */
+const LETTER_EXCHANGED = 0.5;
+
 /** Shorter words are too near each other to guess a plant from a slip: "limey" is no lime. */
 const LEAST_TO_FORGIVE = 6;
 
-/** The plant a call is about: the caller's own, "a walnut, and my tomatoes wilt", else the first that is named closely, else the first "house plant" or the like. */
+/**
+ * The plant a call is about, among those named closely: what is come back to ("beans up the corn, and the corn has boils"), else the caller's own ("a walnut,
+ * and my tomatoes wilt"), else the first, else the first "house plant" or the like.
+ */
 export function closest(mentions: readonly PlantMention[]): Plant | null {
-  const named = mentions.filter(({ plant }) => !plant.generic);
-  return (named.find(({ owned }) => owned) ?? named[0] ?? mentions[0])?.plant ?? null;
+  const close = mentions.filter(({ nearby }) => !nearby);
+  const named = close.filter(({ plant }) => !plant.generic);
+  const timesNamed = (plant: Plant) => mentions.filter((mention) => mention.plant === plant).length;
+  const most = Math.max(1, ...named.map(({ plant }) => timesNamed(plant)));
+  const comesBack = most > 1 ? named.filter(({ plant }) => timesNamed(plant) === most) : named;
+  return (comesBack.find(({ owned }) => owned) ?? comesBack[0] ?? close[0])?.plant ?? null;
 }
 
 /** Reads plant names out of talk, forgiving a slip or two of spelling in longer names. */
@@ -84,11 +97,16 @@ export class PlantNames {
     if (token.word.length < LEAST_TO_FORGIVE || this.knownWord(token)) return null;
     const allowed = token.word.length >= 9 ? 2 : 1;
     let best: { plant: Plant; distance: number } | null = null;
+    let least = Infinity;
     for (const [stem, plant] of this.single) {
       if (stem[0] !== token.stem[0] || Math.abs(stem.length - token.stem.length) > allowed) continue;
       const d = distance(stem, token.stem);
       // the same stem and yet no name is a verb
-      if (d > 0 && d <= allowed && (best === null || d < best.distance)) best = { plant, distance: d };
+      const exchanged = d + (single(stem) === single(token.stem) ? 0 : LETTER_EXCHANGED);
+      if (d > 0 && d <= allowed && exchanged < least) {
+        best = { plant, distance: d };
+        least = exchanged;
+      }
     }
     return best;
   }
@@ -106,6 +124,7 @@ export class PlantNames {
       const before = tokens[i - 1];
       if (besides(before) && placed(before)) return true; // "next to a big old oak"
     }
+    if (besides(tokens[at[0]! - 2]) && tokens[at[0]! - 2]!.word === 'not' && ARTICLES.has(tokens[at[0]! - 1]!.word)) return true; // "not the rose, the hosta"
     if (this.isLikened(tokens, at[0]!)) return true;
     // "the poinsettia's coloured leaves" are its own
     if (besides(tokens[last + 1]) && goods?.includes(tokens[last + 1]!.word) && !/'s$/.test(tokens[last]!.text)) return true;
@@ -174,7 +193,10 @@ export class PlantNames {
         .map((entry) => ({ entry, at: entry.parts.map((_, i) => start + i) })),
     );
     spoken.sort((a, b) => b.at.length - a.at.length || a.entry.order - b.entry.order || a.at[0]! - b.at[0]!);
-    for (const { entry, at } of spoken) if (!at.some((i) => taken.has(i))) take(entry.plant, at, 0);
+    // "melon vine" is no grapevine
+    const ends = new Set(spoken.filter(({ entry }) => !entry.plant.generic).map(({ at }) => at.at(-1)!));
+    const isItsKind = (at: readonly number[]) => at.length === 1 && AFTER_HOST.has(tokens[at[0]!]!.word) && ends.has(at[0]! - 1);
+    for (const { entry, at } of spoken) if (!at.some((i) => taken.has(i)) && !isItsKind(at)) take(entry.plant, at, 0);
     tokens.forEach((token, index) => {
       if (taken.has(index)) return;
       const near = this.near(token);

@@ -15,6 +15,7 @@ const hear = (text: string, change: Partial<Heard> = {}, aside: number[] = []) =
     channel: 'caller',
     negatedBy: tokens.map(() => -1),
     doubted: tokens.map(() => false),
+    former: tokens.map(() => false),
     negatorHeads: new Set(['no', 'never']),
     isPart: ({ word }) => word === 'leaves',
     colours: new Set(['white']),

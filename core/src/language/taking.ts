@@ -27,6 +27,8 @@ export interface Heard {
   /** For each word the index of what denies it, -1 = nothing; and whether it is doubted. */
   negatedBy: readonly number[];
   doubted: readonly boolean[];
+  /** For each word whether it tells of another time: "last year it had webs". */
+  former: readonly boolean[];
   /** The word each negator begins with: "hardly" of "hardly any". */
   negatorHeads: ReadonlySet<string>;
   /** True for the name of a part of plants: "leaves", "bark". */
@@ -53,7 +55,7 @@ export class Taking {
   readonly covered: Set<number>;
   /** Words of a name given to the trouble, and of a question of care: no word on what is seen. */
   readonly aside: Set<number>;
-  private readonly found: { reading: UnderstoodReading; at: number }[] = [];
+  private readonly found: { reading: UnderstoodReading; at: number; former: boolean }[] = [];
   private readonly used: Match[] = [];
 
   /** @param aside words that ask for care */
@@ -131,9 +133,12 @@ export class Taking {
     at.forEach((i) => this.covered.add(i));
     if (answer === null) return;
     if (negator >= 0) this.covered.add(negator);
-    const same = this.found.find(({ reading }) => reading.finding === finding.id)?.reading;
-    if (same) this.weighAgainst(same, finding, answer, at);
-    else this.found.push({ at: at[0]!, reading: this.readingOf(finding, answer, at, negator) });
+    const former = at.every((i) => this.heard.former[i]);
+    const taken = { at: at[0]!, former, reading: this.readingOf(finding, answer, at, negator) };
+    const same = this.found.find(({ reading }) => reading.finding === finding.id);
+    if (!same) this.found.push(taken);
+    else if (same.former && !former) Object.assign(same, taken);
+    else if (same.former || !former) this.weighAgainst(same.reading, finding, answer, at);
   }
 
   private readingOf(finding: Finding, answer: string, at: readonly number[], negator: number): UnderstoodReading {

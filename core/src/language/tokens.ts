@@ -33,11 +33,23 @@ const TURNS = new Set(['but', 'although', 'though', 'however', 'except', 'wherea
 /** "Webs: none" is one statement. */
 const ANSWER_IN_NOTE = /^: *(no|none|yes)\b/;
 
-/** Words that are another word after an article or the like: "in the fall" is a season, "in the shed" a place. */
-const HOMOGRAPHS: Record<string, { after: ReadonlySet<string>; means: string }> = {
-  fall: { after: new Set('the this last next every each late early mid since'.split(' ')), means: 'autumn' },
-  shed: { after: new Set('the a my our your his her their garden potting tool bike old'.split(' ')), means: 'hut' },
+/** The words of a list with blanks between. */
+export const wordsOf = (list: string): ReadonlySet<string> => new Set(list.split(' '));
+
+/** Words that are another word after an article or the like, or without one: "in the fall" is a season, "in the shed" a place, "mine has roots" no mine in a leaf. */
+const HOMOGRAPHS: Record<string, { means: string; after?: ReadonlySet<string>; notAfter?: ReadonlySet<string> }> = {
+  fall: { means: 'autumn', after: wordsOf('the this last next every each late early mid since') },
+  shed: { means: 'hut', after: wordsOf('the a my our your his her their garden potting tool bike old') },
+  mine: { means: 'ours', notAfter: wordsOf('a the each every this that one leaf blotch blotchy serpentine winding white brown pale') },
 };
+
+/** What a word means behind another. */
+function meantBehind(word: string, before: string): string {
+  const homograph = HOMOGRAPHS[word];
+  if (homograph === undefined) return word;
+  const is = homograph.after?.has(before) ?? !homograph.notAfter?.has(before);
+  return is ? homograph.means : word;
+}
 
 /** Stems found before: an edition asks for the same few thousand words again and again while it is made ready. */
 const stems = new Map<string, string>();
@@ -76,8 +88,7 @@ export function tokenise(text: string, irregular: Record<string, string>): Token
     }
     if (TURNS.has(piece)) clause += 1;
     const plain = piece.replace(/'s?$/, '').replace(/'/g, '');
-    const homograph = HOMOGRAPHS[plain];
-    const word = homograph?.after.has(tokens.at(-1)?.word ?? '') ? homograph.means : plain;
+    const word = meantBehind(plain, tokens.at(-1)?.word ?? '');
     tokens.push({ text: piece, word, stem: stemOf(word, irregular), clause, asking: false, breath });
   }
   return tokens;

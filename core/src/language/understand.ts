@@ -14,6 +14,7 @@ import { Organs, type NamedWords } from './organs.ts';
 import { closest, PlantNames, withoutHostWords, type PlantMention } from './plants.ts';
 import { Scales } from './scales.ts';
 import { ShortForms } from './shortForms.ts';
+import { formerIn, liesIn, supposedIn } from './supposed.ts';
 import { Taking } from './taking.ts';
 import { withStraightQuotes, type Token } from './tokens.ts';
 import { onScale, togetherOf, type Understanding } from './understanding.ts';
@@ -140,7 +141,7 @@ export class Understander {
   private read(text: string, channel: Channel, saidFrom = 0): Understanding {
     // a slip of the pen put right for a phrase must not make a plant of it, nor a plant's name a phrase: "peace lily" is no peach
     const plants = this.plantNames.find(this.vocabulary.asWritten(text));
-    const host = closest(plants.filter((mention) => !mention.nearby));
+    const host = closest(plants);
     const named: ReadonlySet<number> = new Set(plants.flatMap(({ at }) => at));
     const tokens = this.organs.resolvePronouns(this.vocabulary.mended(text, named));
     const { negatedBy, spared, doubted } = scopesOf(tokens, this.edition.lexicon);
@@ -165,8 +166,13 @@ export class Understander {
         [...at].sort((a, b) => a - b),
         negatedBy,
       );
+    const supposed = supposedIn(tokens, negatedBy);
+    const isSupposed = ({ value, at }: Match) => {
+      const own = at.filter((i) => !this.organs.isPart(tokens[i]!));
+      return value.kind === 'finding' && liesIn(supposed, tokens, own.length > 0 ? own : at);
+    };
     const isTold = (match: Match) =>
-      !isSpared(match) && !isElsewhere(match) && !isWondered(tokens, match) && !isAsked(match) && opinionOf(match) !== 'hearsay';
+      ![isSpared, isElsewhere, isSupposed, isAsked].some((untold) => untold(match)) && !isWondered(tokens, match) && opinionOf(match) !== 'hearsay';
     const taking = new Taking(
       {
         tokens,
@@ -175,6 +181,7 @@ export class Understander {
         channel,
         negatedBy,
         doubted,
+        former: formerIn(tokens),
         negatorHeads: this.negatorHeads,
         isPart: (token) => this.organs.isPart(token),
         colours: this.colours,
@@ -187,7 +194,12 @@ export class Understander {
       .forEach((match) => taking.take(match));
 
     const worded = (token: Token, i: number) =>
-      !named.has(i) && !taking.aside.has(i) && negatedBy[i] === -1 && !this.vocabulary.isSmall(token) && !this.vocabulary.isRemedy(token);
+      !named.has(i) &&
+      !taking.aside.has(i) &&
+      negatedBy[i] === -1 &&
+      !supposed[i] &&
+      !this.vocabulary.isSmall(token) &&
+      !this.vocabulary.isRemedy(token);
     return {
       plants,
       host,
