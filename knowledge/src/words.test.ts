@@ -92,7 +92,8 @@ describe('answers to questions in anybody’s words', () => {
   const readIn = ([, ask = '', say = '']: readonly string[]) =>
     new Set(understander.understand([{ ask, say }]).readings.map(({ finding, answer }) => `${finding}=${answer}`));
   it('are of readings that exist', () => {
-    expect(lines.flatMap((line) => told(line).flat()).filter((reading) => !known.has(reading))).toEqual([]);
+    const named = lines.flatMap((line) => told(line).flat()).map((reading) => reading.replace('=not:', '='));
+    expect(named.filter((reading) => !known.has(reading))).toEqual([]);
   });
   it('are read for all they say, 94 in 100 of them', () => {
     const unread = lines.filter((line) => {

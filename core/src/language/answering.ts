@@ -1,5 +1,5 @@
 import type { Channel, Finding, Organ } from '../edition/edition.ts';
-import { asBeginning, channelOf, choiceTaken, deniedAsk, presupposes, settledBy } from './answers.ts';
+import { asBeginning, channelOf, choiceTaken, deniedAsk, meansAllAsked, presupposes, settledBy, withoutChoices } from './answers.ts';
 import type { Organs } from './organs.ts';
 import type { Scales } from './scales.ts';
 import type { UnderstoodReading } from './taking.ts';
@@ -62,6 +62,13 @@ export class Answering {
     });
   }
 
+  /** Without the absence of a thing that is asked about as being there: "do the spots have rings?" – "no rings, a halo". */
+  private withoutAbsent(ask: string, own: Understanding): Understanding {
+    if (!this.asksOfWhatIsThere(ask)) return own;
+    const there = new Set(this.bySense(ask, true).map(({ finding }) => finding));
+    return { ...own, readings: own.readings.filter(({ finding, answer }) => !there.has(finding) || answer !== this.findings.get(finding)?.absent) };
+  }
+
   /** What a yes or no means: settled by a finding of ours, or by the sense of anybody's question. */
   private meantBy(ask: string, asked: Finding | null, affirmed: boolean): { finding: string; answer: string }[] {
     if (asked) {
@@ -69,7 +76,8 @@ export class Answering {
       return settled === null ? [] : [{ finding: asked.id, answer: settled }];
     }
     const meant = this.bySense(ask, affirmed);
-    const denied = affirmed ? [] : this.reading(deniedAsk(ask), 'caller').readings;
+    // "just this one?" – where the no before it does not reach, it denies nothing
+    const denied = affirmed ? [] : this.withoutAsked(ask, this.reading(deniedAsk(ask), 'caller')).readings;
     // "does it recover at night?" – "no" means that it stays limp, not that it never wilts
     const inFull = ({ finding }: { finding: string }) =>
       denied.find((one) => one.finding === finding && one.answer !== this.findings.get(finding)?.absent && !one.answer.startsWith('not:'));
@@ -79,7 +87,8 @@ export class Answering {
 
   /** "What colour are the spots?" – "orange": the words of the question give those of the answer their sense. */
   private inTheLightOf(ask: string, say: string, own: Understanding): Understanding {
-    const question = asBeginning(ask);
+    const asked = asBeginning(ask);
+    const question = meansAllAsked(say) ? asked : withoutChoices(asked, (word) => this.organs.isPart({ word }));
     const together = this.reading(`${question} ${say}`, 'caller', this.vocabulary.asWritten(question).length);
     return together.readings.length === 0
       ? own
@@ -136,7 +145,7 @@ export class Answering {
     const inLight = kind === 'no' ? this.withoutAsked(ask, this.inTheLightOf(ask, rest, said)) : this.inTheLightOf(ask, rest, said);
     // "holes?" – "lots, small round ones": what a yes goes on to say; a bare one says no more than yes
     const isBare = rest === say && (kind === 'no' || rest.trim().split(/\s+/).length <= MOST_BARE_WORDS);
-    const own = rest === '' || (isBare && kind !== 'other') ? said : this.besides(inLight, said, canBeMeant);
+    const own = this.withoutAbsent(ask, rest === '' || (isBare && kind !== 'other') ? said : this.besides(inLight, said, canBeMeant));
     if (kind === 'other') {
       const there = this.thereBySaying(ask, say, own.readings);
       if (there.length > 0) return { ...own, readings: [...there, ...own.readings] };
@@ -156,7 +165,10 @@ export class Answering {
       .filter(({ finding }) => !own.readings.some((reading) => reading.finding === finding))
       .map(({ finding, answer }): UnderstoodReading => ({ finding, answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] }));
     // "water?" – "every day" is no yes after all
-    if (fromQuestion.length === 0 && own.readings.length === 0) return this.inTheLightOf(ask, rest === '' ? say : rest, said);
+    if (fromQuestion.length === 0 && own.readings.length === 0) {
+      const inFull = this.inTheLightOf(ask, rest === '' ? say : rest, said);
+      return kind === 'no' ? this.withoutAsked(ask, inFull) : inFull;
+    }
     const host = own.host ?? (asked ? null : this.reading(ask, 'caller').host);
     return { ...own, readings: [...fromQuestion, ...own.readings], host, notUnderstood: own.notUnderstood.filter((run) => !isAnswerWord(run)) };
   }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Finding } from '../edition/edition.ts';
-import { asBeginning, channelOf, choiceTaken, deniedAsk, presupposes, settledBy } from './answers.ts';
+import { asBeginning, channelOf, choiceTaken, deniedAsk, meansAllAsked, presupposes, settledBy, withoutChoices } from './answers.ts';
 import { answerIn, beyondYesOrNo, isAnswerWord, saysYesOrNo } from './yesOrNo.ts';
 
 const finding = (ids: string[], absent?: string): Finding => ({
@@ -13,6 +13,33 @@ const finding = (ids: string[], absent?: string): Finding => ({
   answers: ids.map((id) => ({ id, say: id, background: 1 / ids.length, words: [] })),
   phoneSeconds: 5,
   tableSeconds: 5,
+});
+
+describe('what a question lets choose between', () => {
+  const isPart = (word: string) => word === 'leaves';
+  it.each([
+    ['it in sun or shade', 'it in'],
+    ['it old leaves or new', 'it old leaves'],
+    ['the soil wet or dry', 'the soil'],
+    ['the leaf curled', 'the leaf curled'],
+    ['it dry or', 'it dry or'],
+  ])('lends no words to an answer that takes up neither: %s', (ask, left) => expect(withoutChoices(ask, isPart)).toBe(left));
+  it.each([
+    ['both of them', true],
+    ['the lower ones', false],
+  ])('is meant as a whole by %s', (say, all) => expect(meansAllAsked(say)).toBe(all));
+});
+
+describe('where and with whom', () => {
+  it.each([
+    ['only at the tips', 'Any webs?', 'yes'],
+    ['on the one next to it', 'Any webs?', 'other'],
+    ['on the stems', 'Is it on the leaves?', 'other'],
+    ['the neighbours have it too', 'Is it just this one?', 'no'],
+    ["the neighbours' are fine too", 'Is it just this one?', 'other'],
+    ['not a bud', 'Has it flowered?', 'no'],
+    ['not a lot', 'Has it flowered?', 'other'],
+  ])('%s', (say, ask, kind) => expect(answerIn(say, ask)).toBe(kind));
 });
 
 describe('what a question takes for granted', () => {

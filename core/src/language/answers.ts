@@ -62,6 +62,21 @@ export function choiceTaken(ask: string, say: string): string[] {
   return chosen === first ? [first, inPlace, `${first} ${saidOf}`] : [`${subject} ${chosen}`, `${chosen} ${/\S+$/.exec(first)?.[0] ?? ''}`, inPlace];
 }
 
+/** "Both", "all of it": what means the things that were asked for. */
+export const meansAllAsked = (say: string): boolean => /\b(?:both|same|alike|either|equally|all)\b/i.test(say);
+
+/**
+ * A question without the things it lets choose between, but for parts of the plant: whoever answers "full blast all day" to "sun or shade?" has not said shade.
+ * @param isPart true for the name of a part: "old leaves or new" keeps its leaves
+ */
+export function withoutChoices(ask: string, isPart: (word: string) => boolean): string {
+  const words = ask.trim().split(/\s+/);
+  const or = words.lastIndexOf('or');
+  const length = words.length - or - 1;
+  if (or < 1 || length === 0 || length > MOST_WORDS_OF_A_CHOICE) return ask;
+  return words.filter((word, i) => i < or - length || isPart(word.toLowerCase().replace(/[^a-z]/g, ''))).join(' ');
+}
+
 /** A thing asked for by name alone: "teeth marks?", "any webs?". */
 const ASKS_BY_NAME = /^\s*(?:and |so )?(?:any |some |the )?(?:[\w'-]+\s?){1,3}\s*[?.]?\s*$/i;
 const ASKS_WITH_A_VERB = /^\s*(?:and |so )?(?:did|do|does|was|were|is|are|has|have|had|can|could|will|would)\b/i;
@@ -73,7 +88,8 @@ export const presupposes = (ask: string, say: string): boolean =>
   ASKS_BY_NAME.test(ask) && !ASKS_WITH_A_VERB.test(ask) && !ASKS_WHICH.test(ask) && say.trim() !== '' && !DENIES.test(say) && !TAKES_BACK.test(say);
 
 /** The thing a question asks for, denied. */
-export const deniedAsk = (ask: string): string => `no ${ask.replace(ASKS_WHETHER, '').replace('?', '')}`;
+export const deniedAsk = (ask: string): string =>
+  ASKS_WHETHER.test(ask) ? `no ${ask.replace(ASKS_WHETHER, '').replace('?', '')}` : `not ${asBeginning(ask)}`;
 
 /** What a bare yes or no says to one of our own findings; null where it settles nothing. */
 export function settledBy(finding: Finding, affirmed: boolean): string | null {

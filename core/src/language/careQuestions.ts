@@ -39,14 +39,23 @@ interface Found extends CareQuestion {
 }
 
 /** After these a verb's form may be a thing: "will it harm my plants" asks for no planting, "the pruning" is still about pruning. */
-const DETERMINERS = new Set('my our your his her their the these those each every whole house of other from off on with between among'.split(' '));
+const DETERMINERS = new Set(
+  'my our your his her their the this that these those a an any another same single each every whole house of other from off on with between among'.split(
+    ' ',
+  ),
+);
 const THINGS = /^(plant|store|water|support|string|prop|tie|cut|move|space|pick|lift|drink)s?$/;
+
+/** "Just this one plant"; whoever asks "when does one plant garlic" means anybody. */
+const ONE_OF = new Set('this that the just only'.split(' '));
 
 /** "My plants", "the spider plant", "grass clippings": a verb's form that names a thing. */
 const isNoun = (tokens: readonly Token[], i: number, named: ReadonlySet<number>): boolean => {
   const { word } = tokens[i]!;
   if (/ings$/.test(word)) return true;
-  return (THINGS.test(word) && DETERMINERS.has(tokens[i - 1]?.word ?? '')) || (named.has(i - 1) && /^plants?$/.test(word));
+  const before = tokens[i - 1]?.word ?? '';
+  const determined = DETERMINERS.has(before) || (before === 'one' && ONE_OF.has(tokens[i - 2]?.word ?? ''));
+  return (THINGS.test(word) && determined) || (named.has(i - 1) && /^plants?$/.test(word));
 };
 
 const within = (asking: Asking, i: number): boolean => i >= asking.about && i < asking.to;

@@ -23,7 +23,7 @@ export class Organs {
   }
 
   /** True for the name of a part: "leaves", "bark". */
-  isPart({ word }: Token): boolean {
+  isPart({ word }: Pick<Token, 'word'>): boolean {
     return this.words.has(word);
   }
 

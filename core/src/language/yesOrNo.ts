@@ -2,7 +2,7 @@
 const oneOf = (...ways: string[]): string => `(?:${ways.join('|')})`;
 /** What people say before they answer. */
 const FILLER =
-  "(?:(?:oh|ah|well|mm|hm+|um|uh|er|erm|so|now|actually|honestly|let me see|let me think|let's see|as far as (?:i|we) (?:know|can (?:see|tell))|to be honest|i'm|i am)\\b[,.…]?\\s*)*";
+  "(?:(?:oh|ah|well|mm|hm+|um|uh|er|erm|so|now|actually|honestly|(?:let me|let's|i'll) (?:see|think|look|check|have a look)|(?:hang|hold) on(?: a (?:sec|second|minute|moment))?|(?:just )?(?:one|a) (?:sec|second|minute|moment)|i'm (?:right |standing )?(?:at|by) (?:it|the plant)(?: now)?|come to think of it|now (?:that )?you (?:mention|say|ask) it|funny you should ask|i(?:'d| would)? need my glasses,? but|as far as (?:i|we) (?:know|can (?:see|tell))|to be honest|i'm|i am)\\b[,.…]*\\s*)*";
 const END = '\\s*[.!…]?\\s*$';
 /** What leaves the answer before it as it is. */
 const AND_MORE = `(?:$|[,.;:!–-]|\\b${oneOf('it', 'they', 'i', 'we', 'there', 'she', 'he', 'nothing', 'none', 'not', 'at all', 'whatsoever', 'since', 'so far', 'yet', 'sir', 'madam')}\\b)`;
@@ -47,8 +47,10 @@ const MEANS_YES = new RegExp(
     '(?:kind|sort) of|slightly|somewhat|rather|fairly',
     'quite(?: a (?:lot|bit|few))?',
     '(?:very|really|terribly|awfully|extremely|horribly|totally|completely|badly|easily|quite)(?: (?:much|badly|easily|so))*',
+    '(?:just |only )?(?:the|an) odd (?:one|few|bit|strand|speck|spot|hole)',
     'lots|loads|plenty|masses|tons|heaps|a few|a lot|some|many|several|one or two|by the (?:handful|dozen|hundred|bucket)|everywhere|all over',
     '(?:most|all|many|some|a few|half|both) of (?:them|it)|here and there|in places|in parts',
+    'at (?:a|the (?:slightest|least|lightest)) touch',
     'always|often|sometimes|constantly|now and (?:then|again)|most days|all the time|every (?:day|night|time|morning|evening)',
     '(?:uh|mm)[- ]?(?:huh|hm+)',
   )}${END}`,
@@ -74,6 +76,8 @@ const MEANS_NO = new RegExp(
     "(?:i )?(?:can't|cannot|couldn't|didn't|don't|haven't|have not|never) (?:see|saw|seen|find|found|notice|noticed|had|got) (?:any(?:thing)?|one)",
     "(?:i )?(?:can't|cannot) say (?:i|that i) (?:have|do|did|am)",
     '(?:i )?(?:very much )?doubt it',
+    'not (?:an?|one|a single) (?!lot|few|bit|clue|problem|chance)[a-z]+',
+    'not to the touch',
     'hardly|hardly any|barely|neither|negative|zero|uh-uh',
   )}${END}`,
   'i',
@@ -83,6 +87,17 @@ export const ASKS_WHICH = /^\s*(?:and |so |but )?(?:what|which|how|when|where|wh
 /** When it is so, and nothing besides: "any frost?" – "last Tuesday"; "does it wilt?" – "only at midday". A longer answer is read, "last year, but not now" above all. */
 const SAYS_WHEN =
   /^(?=\s*(?:\S+\s*){1,5}$)(?!.*\b(?:no|not|never|none|but|until|before)\b)(?!.*n't)\s*(?:only|just|mainly|mostly|yes)?\s*(?:last|yesterday|today|tonight|overnight|recently|lately|since|this (?:morning|week|month|year|spring|summer|autumn|winter)|(?:on|in|at|during|around|by|about) (?:the )?(?:mon|tues|wednes|thurs|fri|satur|sun|night|noon|midday|morning|afternoon|evening|day|week|spring|summer|autumn|winter|fall|january|february|march|april|may|june|july|august|september|october|november|december)|(?:a|one|two|three|four|five|six|\d+|a few|a couple of) (?:days?|nights?|weeks?|months?) (?:ago|back))/i;
+const ASKS_FOR_ANY =
+  /^\s*(?:and |so )?(?:(?:are|is) there\b|any\b|(?:did|do|can|have) you (?:see|seen|noticed?|found|find)\b)(?!.*\b(?:on|in|at|under|underneath|inside|around|round)\b)/i;
+/** "Any webs?" – "only at the tips": where it is, so it is there. */
+const SAYS_WHERE = new RegExp(
+  `^\\s*${FILLER}(?:mostly|mainly|only|just)?\\s*(?:on|in|at|under|underneath|along|inside|between|round|around) (?:the|each|every|all|its|most|some|a few)\\b(?!.*\\b${oneOf('not', 'no', 'none', 'never', 'but', 'next', 'neighbours?', 'neighbors?', 'others?')}\\b)`,
+  'i',
+);
+const ASKS_WHETHER_ALONE = /\b(?:just|only)\b/i;
+/** "Just this one?" – "a couple of others as well", "the neighbours have it too". */
+const SAYS_OTHERS_TOO =
+  /^(?!.*\b(?:fine|ok|okay|clear|healthy|clean|not|no|never)\b)(?=.*\b(?:too|as well|also)\b).*\b(?:others?|another|neighbours?|neighbors?|next door)\b/i;
 /** What leaves the question open. Behind an answer of its own only a plain "don't know" does. */
 const UNKNOWN_ANSWER =
   /\b(?:do(?:n't|nt| not) (?:know|remember|recall)|no idea|not sure|could(?:n't|nt| not) (?:say|tell)(?! i)|can(?:'t|t| ?not) (?:say|tell|remember|recall)(?! i)|have(?:n't|nt| not) (?:looked|checked)|dunno)\b/i;
@@ -114,7 +129,9 @@ export function answerIn(say: string, ask = ''): 'yes' | 'no' | 'unknown' | 'oth
   if (SAYS_NO.test(say)) return 'no';
   if (SAYS_YES.test(say)) return 'yes';
   if (ask === '' || ASKS_WHICH.test(ask)) return 'other';
+  if (ASKS_WHETHER_ALONE.test(ask) && SAYS_OTHERS_TOO.test(say)) return 'no';
   if (MEANS_YES.test(say) || MEANS_YES_AND_MORE.test(say) || SAYS_WHEN.test(say)) return 'yes';
+  if (ASKS_FOR_ANY.test(ask) && SAYS_WHERE.test(say)) return 'yes';
   return MEANS_NO.test(say) ? 'no' : 'other';
 }
 
