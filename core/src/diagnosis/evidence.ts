@@ -69,3 +69,7 @@ export function unexplainedBy(model: DiagnosticModel, terms: readonly Term[], ca
   }
   return out;
 }
+
+/** What speaks for a cause before what speaks against it, the strongest first; how it was put follows what was seen. */
+export const asItSpeaks = (a: Evidence, b: Evidence): number =>
+  Math.sign(b.decibans) - Math.sign(a.decibans) || Number(a.finding === WORDING) - Number(b.finding === WORDING) || b.decibans - a.decibans;

@@ -40,7 +40,7 @@ const LEAF = /^(lea(f|ves)|foliage|fronds?|needles?)$/;
 const GROWS = /^(grow|climb|twin|wrap|creep)/;
 const ONTO = new Set(['up', 'on', 'onto', 'over', 'in', 'into', 'around', 'round', 'through', 'among']);
 /** Words that may stand between a likeness and its picture. */
-const LINKS = new Set('a an the some of little small tiny miniature big baby my our very old large tall huge mature'.split(' '));
+const LINKS = new Set('a an the on in from some of little small tiny miniature big baby my our very old large tall huge mature'.split(' '));
 const ARTICLES = new Set(['the', 'my', 'our', 'a', 'an']);
 const OWNING = new Set(['my', 'our']);
 const OVERRUN_BY = /\b(?:strangled|smothered|choked|covered|overgrown|swamped|full)(?: up)? (?:by|in|with|of)\b/;

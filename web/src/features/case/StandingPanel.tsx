@@ -4,7 +4,7 @@ import { styled } from 'styled-components';
 import type { ReadingView } from '@sounding/contract/api.ts';
 import type { Candidate, Standing } from '@sounding/core/consult/consult.ts';
 import { likelihoodWord, readingText } from '@sounding/core/consult/words.ts';
-import { evidenceWord } from '@sounding/core/diagnosis/evidence.ts';
+import { asItSpeaks, evidenceWord } from '@sounding/core/diagnosis/evidence.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { UNLISTED } from '@sounding/core/edition/edition.ts';
 import { AsideLink } from './AsideLink.tsx';
@@ -105,7 +105,7 @@ function EvidenceList({
   taken: readonly ReadingView[];
 }) {
   const cause = edition.causes.find((c) => c.id === candidate.cause);
-  const ordered = [...candidate.evidence].sort((a, b) => b.decibans - a.decibans);
+  const ordered = [...candidate.evidence].sort(asItSpeaks);
   const say = (finding: string, answer: string | undefined) =>
     readingText(edition, finding, taken.find((r) => r.finding === finding)?.answer ?? answer ?? '');
   // what the leader does not explain is said once, and as that
