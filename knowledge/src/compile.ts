@@ -53,14 +53,18 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const plants = withDesk(root, 'plants', plantRow, desk, complaints);
   const findings = withDesk(root, 'findings', findingRow, desk, complaints);
   const causes = withDesk(root, 'causes', causeRow, desk, complaints);
-  const forms = byId(readFolder(root, 'forms.yaml', formRow, complaints));
+  const forms = readFolder(root, 'forms.yaml', formRow, complaints);
+  const options = readFolder(root, 'options.yaml', sharedOptionRow, complaints);
+  const windows = readFolder(root, 'windows.yaml', sharedWindowRow, complaints);
+  const actives = readFolder(root, 'actives.yaml', activeRow, complaints);
   const heard = readFolder(root, 'heard.yaml', heardRow, complaints);
+  const formsById = byId(forms);
   const lexicon = readFolder(root, 'lexicon.yaml', lexiconFile, complaints)[0];
   const shared: Shared = {
     lexicon: lexicon ? toLexicon(lexicon) : EMPTY_LEXICON,
-    options: byId(readFolder(root, 'options.yaml', sharedOptionRow, complaints)),
-    windows: byId(readFolder(root, 'windows.yaml', sharedWindowRow, complaints)),
-    actives: byId(readFolder(root, 'actives.yaml', activeRow, complaints)),
+    options: byId(options),
+    windows: byId(windows),
+    actives: byId(actives),
     heard: byId(heard),
   };
   const careForms = byId(readFolder(root, 'care-forms.yaml', careFormRow, complaints));
@@ -74,7 +78,7 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const contents = {
     plants: plants.map((row) => toPlant(row, careOf(row, careForms, complaints))),
     findings: findings.map(toFinding),
-    causes: causes.flatMap((row) => toCause(row, forms, shared, complaints) ?? []),
+    causes: causes.flatMap((row) => toCause(row, formsById, shared, complaints) ?? []),
     careTopics: topics.map(({ id, name, general, verbs, words, told }) => ({
       id,
       name,
@@ -111,7 +115,17 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const known = new Set(causes.map((row) => row.id));
   for (const row of heard)
     if (!known.has(row.id)) complaints.push({ ...row.place, level: 'error', text: `callers' words for "${row.id}", which is no cause` });
-  for (const [kind, rows] of Object.entries({ plant: plants, finding: findings, cause: causes, inspection: inspections })) {
+  for (const [kind, rows] of Object.entries({
+    plant: plants,
+    finding: findings,
+    cause: causes,
+    inspection: inspections,
+    form: forms,
+    option: options,
+    window: windows,
+    active: actives,
+    "callers' words for": heard,
+  })) {
     const seen = new Map<string, Place>();
     for (const row of rows) {
       const first = seen.get(row.id);

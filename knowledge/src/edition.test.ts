@@ -1,4 +1,6 @@
-import { readFileSync } from 'node:fs';
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
 import { PracticeDesk, type PracticeCall } from '@sounding/core/consult/practiceCall.ts';
@@ -253,5 +255,16 @@ describe('lint', () => {
     );
     expect(complaints.map((c) => `${c.file}:${c.line}`)).toContain('findings/x.yaml:1');
     expect(complaints.map((c) => c.text).join()).toMatch(/anwsers/);
+  });
+  it('names a row of a shared file that stands a second time', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'knowledge-'));
+    cpSync(root, join(folder, 'data'), { recursive: true });
+    cpSync(join(root, '../callers'), join(folder, 'callers'), { recursive: true });
+    const file = join(folder, 'data/heard.yaml');
+    const lines = readFileSync(file, 'utf8').trim().split('\n').length;
+    writeFileSync(file, `${readFileSync(file, 'utf8').trim()}\n- { id: aphids, heard: "little limpets stuck along the stem" }\n`);
+    const said = compile(join(folder, 'data')).complaints.map((c) => `${c.file}:${c.line} ${c.text}`);
+    expect(said.join('\n')).toMatch(new RegExp(`heard.yaml:${lines + 1} callers' words for "aphids" stands already at heard.yaml:`));
+    rmSync(folder, { recursive: true });
   });
 });
