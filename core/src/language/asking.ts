@@ -155,6 +155,12 @@ const JUDGED =
 /** True for the words of a question that takes what it speaks of for granted. */
 export const asksOpinion = (tokens: readonly Pick<Token, 'word'>[]): boolean => JUDGED.test(tokens.map(({ word }) => word).join(' '));
 
+/** What is done about a thing, or gone through with it. */
+const ABOUT_IT =
+  /^(survive|survives|recover|recovers|cope|live|over|through|treat|cut|prune|trim|remove|pick|strip|dig|throw|bin|burn|spray|wash|wipe|scrape|rub|save|cure|stop|kill|contagious|catching|infectious)$/;
+/** True where what stands behind these words of a question is there: "is it too late to treat | the spots", "will it survive with | yellow leaves". */
+export const takesForGranted = (before: readonly Pick<Token, 'word'>[]): boolean => before.some(({ word }) => ABOUT_IT.test(word));
+
 const VERDICT = /^(normal|natural|usual|healthy|fine|ok|okay|alright|good|right)$/;
 /** True for the word of such a question that asks for the verdict: "are yellow leaves | normal". */
 export const isVerdict = ({ word }: Token): boolean => VERDICT.test(word);

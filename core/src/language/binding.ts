@@ -44,7 +44,7 @@ export class Bindings {
       if (nouns.has(next.word)) bound[i] = to(i + 1);
       else if (qualities.has(next.word))
         bound[i] = bound[i + 1]!; // "yellow orange spots"
-      else if (next.word === 'and' && qualities.has(tokens[i + 2]?.word ?? '')) bound[i] = bound[i + 2] ?? null;
+      else if (next.word === 'and' && qualities.has(tokens[i + 2]?.word ?? '') && this.saidOf(tokens, i) < 0) bound[i] = bound[i + 2] ?? null;
     }
     tokens.forEach(({ word }, i) => {
       if (!qualities.has(word) || bound[i]) return;

@@ -8,7 +8,7 @@ const SEEK = wordsOf('look looking looked check checking checked search searchin
 const NO_AIM = wordsOf('all a the most now months weeks years days ages example some');
 const FOUND = wordsOf('found find finds there saw see seen got yes and');
 const SUBJUNCTIVE = wordsOf('was were had');
-const WOULD = wordsOf('would id youd wed theyd itd could');
+const WOULD = wordsOf('would could');
 const THING_OR_IT = wordsOf('there it they i we you');
 const EXPECTED = wordsOf('expecting expected');
 const NOT_BEFORE_EXPECTED = wordsOf('than as not never');
@@ -106,7 +106,8 @@ export function supposedIn(tokens: readonly Token[], negatedBy: readonly number[
       const end = tokens.findIndex(
         (token, i) => i >= from && (!isBreathOf(token, first) || ENDING.has(token.word) || (i > from && statementBegins(tokens, i))),
       );
-      supposed.fill(true, wordAt(tokens, at - 1) === 'and' ? at - 2 : at, end < 0 ? tokens.length : end);
+      const opensStatement = end >= 0 && statementBegins(tokens, end); // no phrase reaches over a "there are"
+      supposed.fill(true, wordAt(tokens, at - 1) === 'and' ? at - 2 : at, end < 0 ? tokens.length : end + (opensStatement ? 2 : 0));
     }
   });
   return supposed.map((is, i) => is && negatedBy[i] === -1);

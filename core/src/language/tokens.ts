@@ -23,6 +23,8 @@ const CONTRACTIONS: [RegExp, string][] = [
   [/\b(it|that|there|she|he|what)'s\b/g, '$1 is'],
   [/\b(they|we|you)'re\b/g, '$1 are'],
   [/\b(i|they|we|you)'ve\b/g, '$1 have'],
+  [/\b(i|you|he|she|we|they|it|there)'ll\b/g, '$1 will'],
+  [/\b(i|you|he|she|we|they|it|there)'d\b/g, '$1 would'],
   [/\bi'm\b/g, 'i am'],
   [/([\p{L}]+)-like\b/gu, 'like $1'], // "hosta-like leaves" are no hosta's
 ];

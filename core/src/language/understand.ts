@@ -1,7 +1,7 @@
 import { EAT, POISON, type Channel, type Edition, type Finding, type Plant } from '../edition/edition.ts';
 import { canShow } from '../diagnosis/hosts.ts';
 import { Answering } from './answering.ts';
-import { askingIn, asksOpinion, isVerdict, tellsTrouble } from './asking.ts';
+import { askingIn, asksOpinion, isVerdict, takesForGranted, tellsTrouble } from './asking.ts';
 import { Bindings } from './binding.ts';
 import { CareQuestions, type CarePhrase, type CareQuestion } from './careQuestions.ts';
 import { utterancesIn, type Utterance } from './dialogue.ts';
@@ -43,6 +43,10 @@ const isCondition = (tokens: readonly Token[], at: readonly number[]): boolean =
       at.every((k) => k > i),
   );
 
+/** "Is it mites, or thrips?" wonders on; "is it the frost, the leaves are brown?" tells. */
+const goesOn = (breath: readonly Token[]): boolean => breath.length <= SHORT_BREATH || /^(or|and|maybe|perhaps)$/.test(breath[0]!.word);
+const SHORT_BREATH = 2;
+
 /** True for a phrase in a clause that only wonders whether it is so. */
 function isWondered(tokens: readonly Token[], { value, at }: Match): boolean {
   const here = tokens[at[0]!]!;
@@ -56,9 +60,10 @@ function isWondered(tokens: readonly Token[], { value, at }: Match): boolean {
         .map((token) => token.word)
         .join(' '),
     );
-  if (value.kind !== 'finding' || !here.asking || !(wonders(clause) || wonders(breath))) return false;
+  if (value.kind !== 'finding' || !here.asking || !(wonders(breath) || (wonders(clause) && goesOn(breath)))) return false;
   if (at.some((i) => isVerdict(tokens[i]!))) return true;
-  return !asksOpinion(clause) && !isCondition(tokens, at);
+  const before = breath.filter((token) => tokens.indexOf(token) < at[0]!);
+  return !asksOpinion(clause) && !isCondition(tokens, at) && !takesForGranted(before);
 }
 
 /** How an answer affirms that names a thing before its yes. */
