@@ -10,6 +10,8 @@ import { answerIn, beyondYesOrNo, isAnswerWord } from './yesOrNo.ts';
 /** "Is it near a heater?" – "no" does not put it out of doors. */
 const ASKS_NEAR = /\b(?:near|beside|next to|close to|by (?:a|the|any))\b/i;
 
+const ASKS_ANY = /^\s*(?:and |so )?(?:(?:are|is) there )?any\b/i;
+
 /** What is on a plant besides its parts. */
 const THINGS =
   /^(?:spots?|blotch(?:es)?|marks?|holes?|rings?|bumps?|lumps?|webs?|webbing|powder|mould|mold|fuzz|dust|coating|insects?|bugs?|flies|caterpillars?|worms?|grubs?|droppings|eggs?|galls?|mushrooms?|patch(?:es)?|mounds?|tunnels?)$/;
@@ -69,6 +71,14 @@ export class Answering {
     return { ...own, readings: own.readings.filter(({ finding, answer }) => !there.has(finding) || answer !== this.findings.get(finding)?.absent) };
   }
 
+  /** "Any spots?" – "yes": there, of a kind nobody knows, where a no would be that there are none. */
+  private notAbsent(ask: string): { finding: string; answer: string }[] {
+    return this.reading(deniedAsk(ask), 'caller').readings.flatMap(({ finding: id, answer }) => {
+      const absent = this.findings.get(id)?.absent;
+      return answer === absent ? [{ finding: id, answer: `not:${absent}` }] : [];
+    });
+  }
+
   /** What a yes or no means: settled by a finding of ours, or by the sense of anybody's question. */
   private meantBy(ask: string, asked: Finding | null, affirmed: boolean): { finding: string; answer: string }[] {
     if (asked) {
@@ -76,6 +86,7 @@ export class Answering {
       return settled === null ? [] : [{ finding: asked.id, answer: settled }];
     }
     const meant = this.bySense(ask, affirmed);
+    if (affirmed && meant.length === 0 && ASKS_ANY.test(ask)) return this.notAbsent(ask);
     // "just this one?" – where the no before it does not reach, it denies nothing
     const denied = affirmed ? [] : this.withoutAsked(ask, this.reading(deniedAsk(ask), 'caller')).readings;
     // "does it recover at night?" – "no" means that it stays limp, not that it never wilts

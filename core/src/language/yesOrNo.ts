@@ -94,6 +94,13 @@ const SAYS_WHERE = new RegExp(
   `^\\s*${FILLER}(?:mostly|mainly|only|just)?\\s*(?:on|in|at|under|underneath|along|inside|between|round|around) (?:the|each|every|all|its|most|some|a few)\\b(?!.*\\b${oneOf('not', 'no', 'none', 'never', 'but', 'next', 'neighbours?', 'neighbors?', 'others?')}\\b)`,
   'i',
 );
+/** "Any webs or droppings?" – "neither", "both": what a question asks for in one breath is all denied or all affirmed. */
+const ASKS_FOR_SEVERAL = /^\s*(?:and |so )?(?!what|which|how|when|where|who|why).*\bor\b/i;
+const DENIES_ALL = new RegExp(
+  `^\\s*${FILLER}(?:neither|none of (?:those|them|these|that|either)|neither of (?:those|them|these)|(?:nothing|none) like that)${END}`,
+  'i',
+);
+const AFFIRMS_ALL = new RegExp(`^\\s*${FILLER}(?:both|all (?:of (?:them|those|these)|three|four))(?: of (?:them|those))?${END}`, 'i');
 const ASKS_WHETHER_ALONE = /\b(?:just|only)\b/i;
 /** "Just this one?" – "a couple of others as well", "the neighbours have it too". */
 const SAYS_OTHERS_TOO =
@@ -128,6 +135,8 @@ export function answerIn(say: string, ask = ''): 'yes' | 'no' | 'unknown' | 'oth
   if (UNKNOWN_ANSWER.test(say) || OPEN.test(say)) return 'unknown';
   if (SAYS_NO.test(say)) return 'no';
   if (SAYS_YES.test(say)) return 'yes';
+  if (ASKS_FOR_SEVERAL.test(ask) && DENIES_ALL.test(say)) return 'no';
+  if (ASKS_FOR_SEVERAL.test(ask) && ASKS_FOR_ANY.test(ask) && AFFIRMS_ALL.test(say)) return 'yes';
   if (ask === '' || ASKS_WHICH.test(ask)) return 'other';
   if (ASKS_WHETHER_ALONE.test(ask) && SAYS_OTHERS_TOO.test(say)) return 'no';
   if (MEANS_YES.test(say) || MEANS_YES_AND_MORE.test(say) || SAYS_WHEN.test(say)) return 'yes';
