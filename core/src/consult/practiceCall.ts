@@ -97,7 +97,7 @@ export class PracticeDesk {
   play(call: PracticeCall): PracticeOutcome {
     const opening = this.understander.understand([call.opening]);
     const named = call.host === null ? null : this.understander.resolvePlant(call.host);
-    const plant = named ?? opening.host ?? this.understander.understand(call.facts).host ?? lonePlant(opening);
+    const plant = named ?? this.understander.understand([call.opening, ...call.facts]).host ?? lonePlant(opening);
     const left = new Map(call.facts.map((fact) => [fact, this.readings([fact])]));
     const readings = evidenceIn(opening);
     // who is not there cannot look again: what was told and no fact speaks of is not asked about

@@ -150,9 +150,10 @@ export class PlantNames {
     return false;
   }
 
-  /** Whether a name stands behind "my" or "our", with nothing but small words between. */
+  /** Whether a name stands behind "my" or "our", with nothing but small words between, or before a "mine": "my neighbour's roses are fine, mine have spots". */
   private static isOwned(tokens: readonly Token[], at: number): boolean {
     const { clause } = tokens[at]!;
+    if (tokens.slice(at + 1).some(({ word }) => word === 'ours')) return true;
     let i = at - 1;
     while (tokens[i]?.clause === clause && LINKS.has(tokens[i]!.word) && !OWNING.has(tokens[i]!.word)) i -= 1;
     return tokens[i]?.clause === clause && OWNING.has(tokens[i]!.word);

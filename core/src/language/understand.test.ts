@@ -84,6 +84,8 @@ describe('plants', () => {
   it("falls back on the only plant spoken of, where it is the caller's own", () => {
     expect(lonePlant(read('a bonfire next to my oak'))?.id).toBe('oak');
     expect(lonePlant(read('a bonfire next to an oak'))).toBeNull();
+    expect(lonePlant(read("my neighbour's oak is fine, mine has holes"))?.id).toBe('oak');
+    expect(lonePlant(read("my neighbour's oak is fine"))).toBeNull();
     expect(lonePlant(read('a bean next to my oak'))).toBeNull();
   });
   it.each([

@@ -9,6 +9,7 @@ import { outlooks, type Outlooks } from '@sounding/core/season/indices/outlook.t
 import { degreeDayTracks, type Track } from '@sounding/core/season/tracks.ts';
 import type { SeasonContext } from '@sounding/core/season/windows.ts';
 import { Understander, type Understanding, type Utterance } from '@sounding/core/language/understand.ts';
+import { lonePlant } from '@sounding/core/language/understanding.ts';
 
 interface Loaded {
   consultant: Consultant;
@@ -40,7 +41,8 @@ const engine = {
     of(version).consultant.consult({ ...input, weather: weatherKey === null ? null : (weather.get(weatherKey) ?? null) }),
   understand(version: string, words: Utterance[], hostId: string | null, hemisphere: Hemisphere): Heard {
     const { understander, consultant } = of(version);
-    const understanding = understander.understand(words);
+    const read = understander.understand(words);
+    const understanding = { ...read, host: read.host ?? (hostId === null ? lonePlant(read) : null) };
     const edition = editionIn(consultant.edition, hemisphere);
     const plant = edition.plants.find(({ id }) => id === (hostId ?? understanding.host?.id)) ?? null;
     return { ...understanding, careAnswers: careAnswers(edition, plant, understanding.care) };
