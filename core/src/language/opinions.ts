@@ -5,7 +5,7 @@ import type { Token } from './tokens.ts';
 export type Opinion = 'hearsay' | 'own';
 
 const HOLDING =
-  /^(think|thinks|thought|reckon|reckons|reckoned|say|says|said|tell|tells|told|blame|blames|blamed|convinced|swear|swears|swore|suspect|suspects|suspected|diagnosed|assume|assumes|assumed|guess|guessed|believe|believes|believed|suggest|suggests|suggested|insist|insists|insisted|according)$/;
+  /^(hope|hoped|hoping|fear|feared|think|thinks|thought|reckon|reckons|reckoned|say|says|said|tell|tells|told|blame|blames|blamed|convinced|swear|swears|swore|suspect|suspects|suspected|diagnosed|assume|assumes|assumed|guess|guessed|believe|believes|believed|suggest|suggests|suggested|insist|insists|insisted|according)$/;
 /** What the caller holds now, with an "I" before it: "I would say", "I am convinced". "I thought" is over. */
 const NOW = /^(think|reckon|say|blame|convinced|swear|suspect|assume|guess|believe)$/;
 const SPEAKER = /^(i|im|id|ive|we|wed|were|weve|you|he|she|it|they|who|people|everyone|everybody|somebody|someone)$/;
