@@ -27,6 +27,15 @@ describe('an edition by column', () => {
     expect(packed.lookAlikes).toMatchObject({ rows: 3, counts: [2, 0, 1], fields: { cause: ['beetle', 'cold', 'mildew'] } });
     expect(asRows(packed).causes.map(({ lookAlikes }) => lookAlikes)).toEqual(lists);
   });
+  it('keeps options, windows and care that recur once, and gives each row its own again', () => {
+    const leave = { id: 'leave', act: 'none', title: 'Leave it' } as unknown as Cause['options'][number];
+    const spray = { ...leave, id: 'spray' };
+    const causes = smallEdition.causes.map((cause, i) => ({ ...cause, options: [[leave, spray], [leave], []][i]! }));
+    const packed = asColumns({ ...smallEdition, causes });
+    expect(packed.causes.fields['options']).toEqual([[0, spray], [0], []]);
+    expect(packed.recurring['options']).toEqual([leave]);
+    expect(asRows(packed).causes.map(({ options }) => options)).toEqual([[leave, spray], [leave], []]);
+  });
   it('writes the rates of a cause in one line, and leaves what a line cannot hold', () => {
     const plain: CauseRate[] = [
       { finding: 'side', answers: { tips: 'always' }, mark: 'common-practice' },

@@ -2,6 +2,7 @@ import type { Answer, Cause, CauseRate, Edition, Finding, Plant } from './editio
 import { packHosts, unpackHosts } from './hostLines.ts';
 import { packPhrases, phraseWords, unpackPhrases } from './phraseLines.ts';
 import { packRates, unpackRates } from './rateLines.ts';
+import { fromPlaces, recurringIn, withPlaces } from './recurring.ts';
 import { bagWords, packBag, unpackBag } from './wordBags.ts';
 import { WordCode, wordList } from './wordList.ts';
 
@@ -19,6 +20,8 @@ export type EditionColumns = Omit<Edition, 'causes' | 'plants' | 'findings'> & {
   plants: Columns;
   findings: PackedFinding[];
   lookAlikes: NestedColumns;
+  /** Rows that recur in fields of causes and plants, by field: there stands only their place. */
+  recurring: Record<string, object[]>;
   /** The list callers' words and phrases are packed by. */
   words: string;
 };
@@ -33,6 +36,27 @@ const NESTED = 'lookAlikes';
 
 /** Fields of a cause that pack better when they stand in this order, like beside like; the others follow. */
 const FIRST = ['heard', 'told', 'rates', 'hosts', 'id', 'name', 'also', 'latin', 'worth', 'replyLine', 'story', 'options'];
+
+/** Fields of causes, and of plants, whose rows recur: shared options, windows and care. */
+const RECURRING = { causes: ['options', 'windows'], plants: ['care'] } as const;
+
+/** Takes what recurs out of some fields, into a list for each. */
+function takeRecurring({ rows, fields }: Columns, names: readonly string[], into: Record<string, object[]>): Columns {
+  const shorter = { ...fields };
+  for (const name of names) {
+    const field = fields[name];
+    if (!field) continue;
+    into[name] = recurringIn(field);
+    shorter[name] = withPlaces(field, into[name]);
+  }
+  return { rows, fields: shorter };
+}
+
+function giveBack({ rows, fields }: Columns, names: readonly string[], recurring: Record<string, object[]>): Columns {
+  const whole = { ...fields };
+  for (const name of names) if (fields[name]) whole[name] = fromPlaces(fields[name], recurring[name] ?? []);
+  return { rows, fields: whole };
+}
 
 const inOrder = (fields: Record<string, unknown[]>): Record<string, unknown[]> => ({
   ...Object.fromEntries(FIRST.flatMap((field) => (fields[field] ? [[field, fields[field]]] : []))),
@@ -80,20 +104,23 @@ export function asColumns(edition: Edition): EditionColumns {
   for (const field of BAGS) if (others[field]) others[field] = (others[field] as (string | null)[]).map((text) => packBag(text, code));
   if (others.rates) others.rates = (others.rates as CauseRate[][]).map(packRates);
   if (others.hosts) others.hosts = (others.hosts as Cause['hosts'][]).map(packHosts);
+  const recurring: Record<string, object[]> = {};
+  const plants = takeRecurring(toColumns(edition.plants), RECURRING.plants, recurring);
   return {
     ...edition,
-    causes: { ...causes, fields: inOrder(others) },
+    causes: takeRecurring({ ...causes, fields: inOrder(others) }, RECURRING.causes, recurring),
     findings: withPhrases(edition.findings, (words) => packPhrases(words, code)) as PackedFinding[],
     [NESTED]: toNested(lists as (object[] | null)[]),
-    plants: toColumns(edition.plants),
+    plants,
+    recurring,
     words: list.join(' '),
   };
 }
 
 /** The edition again. A field that was null comes back missing. */
-export function asRows({ words, causes, plants, findings, [NESTED]: nested, ...rest }: EditionColumns): Edition {
+export function asRows({ words, causes, plants, findings, recurring, [NESTED]: nested, ...rest }: EditionColumns): Edition {
   const code = new WordCode(words.split(' '));
-  const fields: Record<string, unknown[]> = { ...causes.fields, [NESTED]: fromNested(nested) };
+  const fields: Record<string, unknown[]> = { ...giveBack(causes, RECURRING.causes, recurring).fields, [NESTED]: fromNested(nested) };
   for (const field of BAGS) if (fields[field]) fields[field] = (fields[field] as (string | null)[]).map((bag) => unpackBag(bag, code));
   if (fields.rates) fields.rates = (fields.rates as (string | CauseRate[])[]).map(unpackRates);
   if (fields.hosts) fields.hosts = (fields.hosts as (string | Cause['hosts'])[]).map(unpackHosts);
@@ -101,6 +128,6 @@ export function asRows({ words, causes, plants, findings, [NESTED]: nested, ...r
     ...rest,
     causes: toRows({ rows: causes.rows, fields }) as Cause[],
     findings: withPhrases(findings, (packed) => unpackPhrases(packed as string | string[], code)) as Finding[],
-    plants: toRows(plants) as Plant[],
+    plants: toRows(giveBack(plants, RECURRING.plants, recurring)) as Plant[],
   };
 }
