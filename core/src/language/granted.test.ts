@@ -21,6 +21,7 @@ describe('what is taken for granted', () => {
     ['is it normal that there is powder on the leaf?', ['coating=white']],
     ['are the holes harmful?', ['holes=some']],
     ['is it a problem if it has holes?', ['holes=some']],
+    ['how do I keep the powder off my bean?', ['coating=white']],
   ])('is there: %s', (text, told) => expect(pairs(text)).toEqual(told));
 
   it.each([
@@ -28,6 +29,7 @@ describe('what is taken for granted', () => {
     ['I have not seen holes so far', ['holes=none']],
     ['I do not understand of any frost', ['frost=no']],
     ['without any powder', ['coating=none']],
+    ['the fence keeps powder off', ['coating=none']],
   ])('is still denied: %s', (text, told) => expect(pairs(text)).toEqual(told));
 
   it.each(['I do not know whether it has holes', 'no idea if that is powder', 'I cannot tell if there was frost'])('says nothing: %s', (text) =>

@@ -101,8 +101,11 @@ function soughtInVain(tokens: readonly Token[], index: number, mark: (index: num
 const KEEPING = new Set(['keep', 'keeps', 'kept', 'keeping']);
 const AWAY = new Set(['out', 'away', 'off']);
 
-/** "The fence keeps deer out"; what "keeps falling off" is there. */
+const WISHING = new Set(['how', 'what', 'to', 'can', 'could', 'would', 'help']);
+
+/** "The fence keeps deer out"; what "keeps falling off" is there, and whoever asks "how do I keep deer off" has them. */
 function keptAway(tokens: readonly Token[], index: number, mark: (index: number) => void): void {
+  if (tokens.some(({ word, clause }, i) => i < index && clause === tokens[index]!.clause && WISHING.has(word))) return;
   if (!KEEPING.has(tokens[index]!.word) || tokens[index + 1]?.word.endsWith('ing')) return;
   const end = tokens.findIndex((token, i) => i > index && i <= index + SOON && AWAY.has(token.word) && token.clause === tokens[index]!.clause);
   for (let i = index + 1; i < end; i++) mark(i);
