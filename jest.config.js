@@ -16,7 +16,7 @@ const project = (name, extra = {}) => ({
   ...extra,
 });
 export default {
-  testTimeout: 20000,
+  testTimeout: 60000,
   projects: [
     project('core'),
     project('knowledge'),

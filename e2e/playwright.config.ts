@@ -10,7 +10,7 @@ export default defineConfig({
   reporter: [['list'], ['json']],
   workers: 1,
   timeout: 90_000,
-  expect: { timeout: 8000 },
+  expect: { timeout: 20_000 },
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },

@@ -96,7 +96,7 @@ describe('the library of a desk', () => {
       expect(await worthOfRust()).toBe(`Our desk waits (${format}).`);
       await agent.post('/api/library/entries/causes/pear-rust/undo');
     },
-    60_000,
+    240_000, // five compilations of the whole library
   );
   it('says what is wrong with a file that is no library', async () => {
     const detail = async (text: string) => ((await agent.post('/api/library/import').send({ text })).body as { detail: string }).detail;
