@@ -1,6 +1,7 @@
 import type { Token } from './tokens.ts';
 
-const BE_OR_HAVE = new Set(['is', 'are', 'was', 'were', 'has', 'have', 'had']);
+/** Verbs a plain statement is made with: "there are", "it has". */
+export const BE_OR_HAVE: ReadonlySet<string> = new Set(['is', 'are', 'was', 'were', 'has', 'have', 'had']);
 const ARTICLES = new Set(['the', 'my', 'its', 'our', 'their', 'all']);
 const IF = new Set(['if', 'when', 'unless', 'whenever', 'where', 'even']);
 

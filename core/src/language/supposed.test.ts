@@ -10,6 +10,7 @@ describe('what is only supposed', () => {
     'I would have to check for holes',
     'I will go and look for holes tonight',
     'let me see if there are holes',
+    'and look for holes',
     'I was half expecting powder',
     'if there were holes I would have seen them',
     'would there be holes?',
@@ -24,6 +25,9 @@ describe('what is only supposed', () => {
     ['I looked closely: holes', ['holes=some']],
     ['they look for all the world like flour', ['coating=white']],
     ['rather than powder there are holes', ['holes=some']],
+    ['the leaf has holes and would there be powder?', ['holes=some']],
+    ['there are holes and I checked for powder', ['holes=some']],
+    ['it has holes and check for powder', ['holes=some']],
     ['the book says to water it, I do and it has holes', ['holes=some']],
     ['there are more holes than last year', ['holes=some']],
   ])('ends where something is told: %s', (text, told) => expect(pairs(text)).toEqual(told));

@@ -1,3 +1,4 @@
+import { BE_OR_HAVE } from './denialEnds.ts';
 import { wordsOf, type Token } from './tokens.ts';
 
 /** Where words that speak of what is not, or not yet, seen on the plant come to what they speak of: the index of that, for words that open so. */
@@ -19,7 +20,6 @@ const FOLK = wordsOf(
   'neighbour neighbours neighbor neighbors nextdoor sister brother friend mum mother dad father aunt uncle cousin colleague daughter son',
 );
 const LIKEWISE = wordsOf('too also same both likewise');
-const BE_OR_HAVE = wordsOf('is are was were has have had');
 const COMPARED = wordsOf('more rather instead');
 
 const wordAt = (tokens: readonly Token[], i: number): string => tokens[i]?.word ?? '';
@@ -88,8 +88,9 @@ const anothers: Opening = (tokens, at) => {
 
 const OPENINGS: readonly Opening[] = [sought, conditional, expected, written, comparedWith, anothers];
 const ENDING = wordsOf('and so then until');
+const GOING = wordsOf('go going went come try');
 /** "Rather than holes | there are notches". */
-const statementBegins = (tokens: readonly Token[], i: number): boolean => THING_OR_IT.has(tokens[i]!.word) && BE_OR_HAVE.has(wordAt(tokens, i + 1));
+const tellsFrom = (tokens: readonly Token[], i: number): boolean => THING_OR_IT.has(tokens[i]!.word) && BE_OR_HAVE.has(wordAt(tokens, i + 1));
 
 /**
  * Words that tell nothing of the plant as it is: what is sought, supposed, expected, written of or seen on another's. Each stretch ends with its breath, or
@@ -104,10 +105,11 @@ export function supposedIn(tokens: readonly Token[], negatedBy: readonly number[
       const first = from === null ? undefined : tokens[from];
       if (from === null || first === undefined) continue;
       const end = tokens.findIndex(
-        (token, i) => i >= from && (!isBreathOf(token, first) || ENDING.has(token.word) || (i > from && statementBegins(tokens, i))),
+        (token, i) => i >= from && (!isBreathOf(token, first) || ENDING.has(token.word) || (i > from && tellsFrom(tokens, i))),
       );
-      const opensStatement = end >= 0 && statementBegins(tokens, end); // no phrase reaches over a "there are"
-      supposed.fill(true, wordAt(tokens, at - 1) === 'and' ? at - 2 : at, end < 0 ? tokens.length : end + (opensStatement ? 2 : 0));
+      const opensStatement = end >= 0 && tellsFrom(tokens, end); // no phrase reaches over a "there are"
+      const begins = wordAt(tokens, at - 1) === 'and' && GOING.has(wordAt(tokens, at - 2)) ? at - 2 : at; // "go and look for"
+      supposed.fill(true, begins, end < 0 ? tokens.length : end + (opensStatement ? 2 : 0));
     }
   });
   return supposed.map((is, i) => is && negatedBy[i] === -1);

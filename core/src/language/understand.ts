@@ -43,9 +43,10 @@ const isCondition = (tokens: readonly Token[], at: readonly number[]): boolean =
       at.every((k) => k > i),
   );
 
+/** A breath too short to tell anything of its own. */
+const SHORT_BREATH = 2;
 /** "Is it mites, or thrips?" wonders on; "is it the frost, the leaves are brown?" tells. */
 const goesOn = (breath: readonly Token[]): boolean => breath.length <= SHORT_BREATH || /^(or|and|maybe|perhaps)$/.test(breath[0]!.word);
-const SHORT_BREATH = 2;
 
 /** True for a phrase in a clause that only wonders whether it is so. */
 function isWondered(tokens: readonly Token[], { value, at }: Match): boolean {
@@ -62,7 +63,7 @@ function isWondered(tokens: readonly Token[], { value, at }: Match): boolean {
     );
   if (value.kind !== 'finding' || !here.asking || !(wonders(breath) || (wonders(clause) && goesOn(breath)))) return false;
   if (at.some((i) => isVerdict(tokens[i]!))) return true;
-  const before = breath.filter((token) => tokens.indexOf(token) < at[0]!);
+  const before = tokens.slice(0, at[0]).filter((token) => token.clause === here.clause && token.breath === here.breath);
   return !asksOpinion(clause) && !isCondition(tokens, at) && !takesForGranted(before);
 }
 
