@@ -2,8 +2,22 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { expect, newCall, say, test } from './support.ts';
 
+let dead = false;
+function killDatabase(): void {
+  dead = true;
+  const data = process.env['SOUNDING_DATA'] ?? '.data';
+  process.kill(Number(readFileSync(`${data}/pg/postmaster.pid`, 'utf8').split('\n')[0]), 'SIGKILL');
+}
+function startDatabase(): void {
+  execFileSync('bash', ['scripts/db.sh', 'start'], { cwd: new URL('..', import.meta.url).pathname });
+  dead = false;
+}
+
 test.describe('when the server is away', () => {
   test.use({ allowed: [/Failed to load resource|net::ERR/] });
+  test.afterEach(() => {
+    if (dead) startDatabase();
+  });
   test('nothing that was typed is lost: it is kept, survives a reload, and is saved when the server returns', async ({ page }) => {
     await newCall(page, 'Storm Petrel');
     await say(page, 'my box hedge is cupped like little cabbages');
@@ -25,17 +39,39 @@ test.describe('when the server is away', () => {
     await newCall(page, 'Killed Mid-Call');
     await say(page, 'my box hedge is cupped like little cabbages');
     await expect(page.getByText('all saved')).toBeVisible();
-    const data = process.env['SOUNDING_DATA'] ?? '.data';
-    const pid = Number(readFileSync(`${data}/pg/postmaster.pid`, 'utf8').split('\n')[0]);
-    process.kill(pid, 'SIGKILL');
+    killDatabase();
     await say(page, 'no webs, and the plant is growing well');
     await expect(page.getByText(/not saved yet – kept here/)).toBeVisible();
     await expect(page.getByText('Vigour: growing well').first()).toBeVisible();
-    execFileSync('bash', ['scripts/db.sh', 'start'], { cwd: new URL('..', import.meta.url).pathname });
+    startDatabase();
     await expect(page.getByText('all saved')).toBeVisible({ timeout: 30_000 });
     await page.reload();
     await expect(page.getByText('Leaf shape: cupped like little spoons or cabbages').first()).toBeVisible();
     await expect(page.getByText('Vigour: growing well').first()).toBeVisible();
+  });
+  test('a call that comes in while the database is dead is taken, and has its number when it is back', async ({ page }) => {
+    const edition = page.waitForResponse(/\/editions\//);
+    await page.goto('/');
+    await (await edition).finished();
+    killDatabase();
+    await page.keyboard.press('n');
+    await page.keyboard.type('Out Of The Blue');
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel('What the caller says')).toBeFocused();
+    await say(page, 'my box hedge is cupped like little cabbages');
+    await expect(page.getByText('Leaf shape: cupped like little spoons or cabbages').first()).toBeVisible();
+    await expect(page.getByText(/no number yet/)).toBeVisible();
+    await page.getByLabel('What the caller says').fill('half a sentence');
+    await page.getByRole('link', { name: 'Library' }).click();
+    await expect(page).toHaveURL(/\/library$/);
+    await page.goBack();
+    await expect(page.getByLabel('What the caller says')).toHaveValue('half a sentence');
+    startDatabase();
+    await expect(page.getByText('all saved')).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText(/#\d+/)).toBeVisible();
+    await page.reload();
+    await expect(page.getByText('Leaf shape: cupped like little spoons or cabbages').first()).toBeVisible();
+    await expect(page.getByLabel('What the caller says')).toHaveValue('half a sentence');
   });
   test('a case that does not exist says so', async ({ page }) => {
     await page.goto('/case/00000000-0000-4000-8000-000000000000');

@@ -7,7 +7,7 @@ export interface FakeServer {
   sent: Record<string, unknown[]>;
   stop: () => void;
 }
-/** What is given back, or a function of the request that works it out. */
+/** What is given back, or a function of the request that works it out, in its own time. */
 type Answer = object | ((request: { url: URL; body: unknown }) => unknown);
 
 /** Thrown by an answer: the server refuses with this status and these words. */
@@ -44,7 +44,7 @@ export function fakeServer(answers: Record<string, Answer>): FakeServer {
     const rule = rules.find(({ pattern }) => pattern.test(name));
     if (!rule) return json({ title: 'not there', detail: `there is no ${name}` }, 404);
     try {
-      const answer: unknown = typeof rule.answer === 'function' ? (rule.answer as (asked: object) => unknown)({ url, body }) : rule.answer;
+      const answer: unknown = typeof rule.answer === 'function' ? await (rule.answer as (asked: object) => unknown)({ url, body }) : rule.answer;
       return answer === undefined ? new Response(null, { status: 204 }) : json(answer);
     } catch (error) {
       if (error instanceof Refusal) return json({ title: 'refused', detail: error.message }, error.status);

@@ -2,10 +2,10 @@ import type { ReactElement } from 'react';
 import { render } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { MemoryRouter, Outlet, Route, Routes, useLocation } from 'react-router';
-import type { CaseSummary, CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
+import type { CaseSummary, CaseView, NewCase, QuestionView, SessionView } from '@sounding/contract/api.ts';
 import { SchemeProvider } from './app/scheme.tsx';
 import { createStore } from './store/store.ts';
-import { NOTHING_YET } from './store/writes.ts';
+import { NOTHING_YET, type CaseWrite } from './store/writes.ts';
 
 /** Renders with colours and a place in the application, as every view expects. */
 export const renderInk = (ui: ReactElement) =>
@@ -57,6 +57,16 @@ export const aSummary = (extra: Partial<CaseSummary> = {}): CaseSummary => ({
   hosts: [],
   causes: [],
   ...extra,
+});
+
+/** The write that begins case c1 with its question q1, at the desk of the tests. */
+export const aNewCase = (body: Partial<NewCase> = {}, desk: Partial<SessionView> = {}): Extract<CaseWrite, { kind: 'new-case' }> => ({
+  id: 'w-new',
+  caseId: 'c1',
+  at: '2026-06-14T08:00:00Z',
+  kind: 'new-case',
+  body: { id: 'c1', questionId: 'q1', channel: 'telephone', opening: '', caller: { name: 'Tilda', phone: '', email: '', place: '' }, ...body },
+  desk: { ...SESSION, ...desk },
 });
 
 function Place() {

@@ -8,7 +8,6 @@ import type {
   ImportView,
   LearningView,
   LibraryChange,
-  NewCase,
   OutcomeBody,
   SessionView,
 } from '@sounding/contract/api.ts';
@@ -53,7 +52,6 @@ export const api = createApi({
       query: ({ id, questionId }) => ({ url: `/instrument-readings/${id}`, method: 'PATCH', body: { questionId } }),
       invalidatesTags: ['Instruments'],
     }),
-    createCase: build.mutation<CaseView, NewCase>({ query: (body) => ({ url: '/cases', method: 'POST', body }), invalidatesTags: ['Cases'] }),
     libraryEntry: build.query<EntryView, { kind: EntryKind; id: string }>({
       query: ({ kind, id }) => `/library/entries/${kind}/${id}`,
       providesTags: ['Entry'],
@@ -153,7 +151,6 @@ export const {
   useCasesQuery,
   useCaseQuery,
   useWeatherQuery,
-  useCreateCaseMutation,
   useSetDayMutation,
   useLibraryEntryQuery,
   useWorksQuery,
@@ -193,5 +190,5 @@ export const usePrefetchEdition = () => api.usePrefetch('edition');
 /** What a failed request says to a person. */
 export function problemText(error: unknown): string {
   const data = (error as { data?: { detail?: string; title?: string } } | undefined)?.data;
-  return data?.detail ?? data?.title ?? 'The server cannot be reached. It is tried again by itself.';
+  return data?.detail ?? data?.title ?? 'The server cannot be reached.';
 }

@@ -1,12 +1,13 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from './api.ts';
+import { draftsReducer } from './drafts.ts';
 import { outboxReducer } from './outbox.ts';
 import { workReducer } from './work.ts';
 
 export function createStore() {
   return configureStore({
-    reducer: { [api.reducerPath]: api.reducer, outbox: outboxReducer, work: workReducer },
+    reducer: { [api.reducerPath]: api.reducer, outbox: outboxReducer, work: workReducer, drafts: draftsReducer },
     middleware: (standard) => standard({ serializableCheck: false, immutableCheck: false }).concat(api.middleware),
   });
 }

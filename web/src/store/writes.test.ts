@@ -1,10 +1,10 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import type { CaseView } from '@sounding/contract/api.ts';
 import { keepOutbox, queued, runOutbox, sent, storedOutbox, writesSince } from './outbox.ts';
-import { aCase, aQuestion } from '../testing.tsx';
+import { aCase, aNewCase, aQuestion } from '../testing.tsx';
 import { createStore } from './store.ts';
 import { opened } from './work.ts';
-import { applyWrite, type CaseWrite } from './writes.ts';
+import { applyWrite, begunCase, UNNUMBERED, type CaseWrite } from './writes.ts';
 
 const view: CaseView = aCase();
 const at = '2026-06-14T08:01:00Z';
@@ -22,6 +22,16 @@ describe('writes', () => {
     const once = applyWrite(view, reading('r1'));
     expect(once.questions[0]!.readings.map((r) => r.id)).toEqual(['r1']);
     expect(applyWrite(once, reading('r1'))).toEqual(once);
+  });
+  it('begin a call as the server will have it: from the lowest station, without a number', () => {
+    const station = (id: string, altitudeM: number) => ({ id, name: id, altitudeM, lat: 47, lon: 8 });
+    const write = aNewCase(
+      { caller: { name: 'Odo', phone: '1', email: '', place: 'Quay 3' } },
+      { stations: [station('hill', 520), station('quay', 401)] },
+    );
+    const begun = begunCase(write);
+    expect(begun).toEqual(aCase({ number: UNNUMBERED, status: 'waiting', caller: write.body.caller, questions: [aQuestion({ stationId: 'quay' })] }));
+    expect(applyWrite(begun, write)).toEqual(begun);
   });
   it('begin a question where the others of the call are from, once', () => {
     const begin: CaseWrite = {

@@ -2,33 +2,40 @@ import type {
   AdviceBody,
   CasePatch,
   CaseView,
+  NewCase,
   NewQuestion,
   QuestionPatch,
   QuestionView,
   ReadingBody,
   ReadingView,
+  SessionView,
   SnapshotBody,
   StatementBody,
 } from '@sounding/contract/api.ts';
 
 /** Everything that can be written down during a call. `at` is the moment it was done, as an ISO instant. */
-export type CaseWrite = { id: string; caseId: string; at: string } & (
-  | { kind: 'case'; body: CasePatch }
-  /** The day and the edition it is begun with are the desk's; the server has its own. */
-  | { kind: 'new-question'; body: NewQuestion; openedOn: string; edition: string }
-  | { kind: 'question'; questionId: string; body: QuestionPatch }
-  | { kind: 'statement'; questionId: string; body: StatementBody }
-  | { kind: 'reading'; questionId: string; body: ReadingBody }
-  | { kind: 'withdrawal'; questionId: string; readingId: string; body: { withdrawn: boolean } }
-  | { kind: 'snapshot'; questionId: string; body: SnapshotBody }
-  /** The image itself waits in the picture store. */
-  | { kind: 'picture'; questionId: string; body: { id: string; statementId: string; width: number; height: number } }
-  | { kind: 'advice'; questionId: string; body: AdviceBody; by: string }
-);
+export type CaseWrite = { id: string; caseId: string; at: string } &
+  /** A call nobody announced, with the desk as it was: the view is begun from it, and the server has its own. */
+  (
+    | { kind: 'new-case'; body: NewCase; desk: Pick<SessionView, 'desk' | 'edition' | 'stations'> }
+    | { kind: 'case'; body: CasePatch }
+    /** The day and the edition it is begun with are the desk's; the server has its own. */
+    | { kind: 'new-question'; body: NewQuestion; openedOn: string; edition: string }
+    | { kind: 'question'; questionId: string; body: QuestionPatch }
+    | { kind: 'statement'; questionId: string; body: StatementBody }
+    | { kind: 'reading'; questionId: string; body: ReadingBody }
+    | { kind: 'withdrawal'; questionId: string; readingId: string; body: { withdrawn: boolean } }
+    | { kind: 'snapshot'; questionId: string; body: SnapshotBody }
+    /** The image itself waits in the picture store. */
+    | { kind: 'picture'; questionId: string; body: { id: string; statementId: string; width: number; height: number } }
+    | { kind: 'advice'; questionId: string; body: AdviceBody; by: string }
+  );
 
 /** The request that stores a write; its body carries its own id, so sending it twice stores it once. */
 export function requestOf(write: CaseWrite): { method: 'POST' | 'PUT' | 'PATCH'; path: string } {
   switch (write.kind) {
+    case 'new-case':
+      return { method: 'POST', path: '/cases' };
     case 'case':
       return { method: 'PATCH', path: `/cases/${write.caseId}` };
     case 'new-question':
@@ -90,6 +97,7 @@ function inQuestion(question: QuestionView, write: CaseWrite): QuestionView {
       return { ...question, snapshot: { ...write.body, takenAt: write.at } };
     case 'advice':
       return { ...question, openedOn: write.body.date, edition: write.body.edition, advice: { ...write.body, updatedAt: write.at, by: write.by } };
+    case 'new-case':
     case 'case':
     case 'new-question':
       return question;
@@ -130,6 +138,42 @@ function begun({ questions: [first, ...more] }: CaseView, { body, openedOn, edit
   ];
 }
 
+/** The number of a call that the server has not numbered yet. */
+export const UNNUMBERED = 0;
+
+/** A new call as the server will have it, but for its number: it is talked about before it is saved. */
+export function begunCase({ body, at, desk: { desk, edition, stations } }: Extract<CaseWrite, { kind: 'new-case' }>): CaseView {
+  const lowest = [...stations].sort((a, b) => a.altitudeM - b.altitudeM)[0];
+  const { id, questionId, channel, opening, caller } = body;
+  return {
+    id,
+    number: UNNUMBERED,
+    status: 'waiting',
+    channel,
+    caller,
+    opening,
+    receivedAt: at,
+    followUpOn: null,
+    hosts: [],
+    causes: [],
+    questions: [
+      {
+        ...NOTHING_YET,
+        id: questionId,
+        title: '',
+        position: 1,
+        hostId: null,
+        stationId: lowest?.id ?? null,
+        climate: desk.climate,
+        hemisphere: desk.hemisphere,
+        setting: 'phone',
+        edition,
+        openedOn: desk.today,
+      },
+    ],
+  };
+}
+
 /** The case as it stands after a write. Used at once when it is made, and again over a fresh copy while it is unsent. */
 export function applyWrite(view: CaseView, write: CaseWrite): CaseView {
   if (write.kind === 'case') {
@@ -141,6 +185,7 @@ export function applyWrite(view: CaseView, write: CaseWrite): CaseView {
       caller: { ...view.caller, ...caller },
     };
   }
+  if (write.kind === 'new-case') return view;
   if (write.kind === 'new-question') return { ...view, questions: joined(view.questions, begun(view, write)) };
   const questions = view.questions.map((question) => (question.id === write.questionId ? inQuestion(question, write) : question));
   return write.kind === 'advice' ? { ...view, questions, status: 'answered', followUpOn: write.body.followUpOn } : { ...view, questions };

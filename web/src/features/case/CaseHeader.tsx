@@ -3,6 +3,7 @@ import { styled } from 'styled-components';
 import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { sayDay } from '../../app/dates.ts';
+import { UNNUMBERED } from '../../store/writes.ts';
 import { Button } from '../../ui/controls.tsx';
 import { HostPicker } from './HostPicker.tsx';
 
@@ -52,7 +53,7 @@ export const CaseHeader = memo(function CaseHeader({ view, question, edition, se
       <div>
         <h1>{view.caller.name}</h1>
         <p>
-          #{view.number}
+          {view.number === UNNUMBERED ? 'no number yet' : `#${view.number}`}
           {view.caller.place ? ` · ${view.caller.place}` : ''}
           {view.caller.phone ? ` · ${view.caller.phone}` : ''}
           {view.caller.email ? ` · ${view.caller.email}` : ''} · {sayDay(date)}

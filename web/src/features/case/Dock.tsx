@@ -6,18 +6,12 @@ import type { Edition, Finding } from '@sounding/core/edition/edition.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 import { Button, Key } from '../../ui/controls.tsx';
 import { FindingFigure } from '../library/FindingFigure.tsx';
-import { Answers, Ask, Note, Question } from './dockParts.ts';
+import { Answers, Ask, Band, Note, Question } from './dockParts.ts';
+import { Entry } from './Entry.tsx';
 import { Understood } from './Understood.tsx';
 import { WhereBelongs, type Apart } from './WhereBelongs.tsx';
 import { answersShown, percent, reasonText } from './words.ts';
 
-const Band = styled.section`
-  background: ${({ theme }) => theme.deep};
-  color: ${({ theme }) => theme.deepInk};
-  padding: 12px 20px 14px;
-  display: grid;
-  gap: 10px;
-`;
 const AsItStands = styled(Note)`
   button {
     border: 0;
@@ -34,23 +28,6 @@ const EnoughBar = styled.div`
   gap: 14px;
   font-size: 16px;
 `;
-const Entry = styled.input`
-  width: 100%;
-  font-size: 18px;
-  padding: 8px 12px;
-  border-radius: 3px;
-  border: 1px solid ${({ theme }) => theme.deepSoft};
-  background: ${({ theme }) => theme.sheet};
-  color: ${({ theme }) => theme.ink};
-  &::placeholder {
-    color: ${({ theme }) => theme.inkSoft};
-  }
-  &:focus-visible {
-    outline: 3px solid ${({ theme }) => theme.focus};
-    outline-offset: 0;
-  }
-`;
-
 const ENOUGH_WORDS = {
   'one-stands-out': 'Enough to answer: one cause stands out.',
   'same-advice': 'Enough to answer: everything still likely leads to the same advice.',
@@ -188,17 +165,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
         </Ask>
       ) : null}
       <div>
-        <Entry
-          ref={entry}
-          value={draft}
-          onChange={(event) => onDraft(event.target.value)}
-          onKeyDown={onKeyDown}
-          aria-label="What the caller says"
-          placeholder="Type what the caller says, Enter to take it in"
-          autoComplete="off"
-          spellCheck={false}
-          autoFocus
-        />
+        <Entry ref={entry} draft={draft} onDraft={onDraft} onKeyDown={onKeyDown} />
         <Understood heard={heard} edition={edition} onSense={onSense} />
       </div>
     </Band>

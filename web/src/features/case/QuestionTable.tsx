@@ -6,10 +6,10 @@ import type { Finding } from '@sounding/core/edition/edition.ts';
 import { inSentence } from '@sounding/core/edition/names.ts';
 import { readingText } from '@sounding/core/consult/words.ts';
 import { testsFor } from '@sounding/core/consult/tests.ts';
-import { Notice } from '../../ui/controls.tsx';
 import { CarePanel } from './CarePanel.tsx';
 import { CaseHeader } from './CaseHeader.tsx';
 import { Dock } from './Dock.tsx';
+import { Opening } from './Opening.tsx';
 import { OutcomeStrip } from './OutcomeStrip.tsx';
 import { Reproduced } from './Reproduced.tsx';
 import { SoundingLine } from './SoundingLine.tsx';
@@ -46,9 +46,6 @@ const Columns = styled.div`
     }
   }
 `;
-const Wait = styled.div`
-  padding: 40px 24px;
-`;
 const NO_CARE: never[] = [];
 
 interface Props {
@@ -66,7 +63,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
   /** The mark stepped back to: how many readings count; null = all. */
   const [mark, setMark] = useState<number | null>(null);
   const [place, setPlace] = useState(0);
-  const { edition, date, taken, weighed, standing, shown } = useQuestionStanding(question, session, mark);
+  const { edition, trouble, date, taken, weighed, standing, shown } = useQuestionStanding(question, session, mark);
   const plant = edition?.plants.find((p) => p.id === question.hostId) ?? null;
   const down = useTakeDown(question, plant, write);
   const openQuestion = useOwnQuestion(view, question, session, write);
@@ -77,6 +74,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const askPlant = question.hostId === null && place === 0 && standing?.enough.enough !== true;
   const before = next?.again ? weighed.filter((r) => r.finding === next.finding).at(-1) : undefined;
   const line = useLine({
+    caseId: view.id,
     edition,
     question,
     plant,
@@ -107,11 +105,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const onAddQuestion = useCallback(() => openQuestion(), [openQuestion]);
 
   if (!edition || !standing || !shown) {
-    return (
-      <Wait>
-        <Notice>Opening the case …</Notice>
-      </Wait>
-    );
+    return <Opening caseId={view.id} trouble={trouble} />;
   }
 
   const untouched = question.statements.length === 0 && question.readings.length === 0;

@@ -1,21 +1,26 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import type { CaseView } from '@sounding/contract/api.ts';
 import { packEdition } from '@sounding/core/edition/packed.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
-import { sent } from '../../store/outbox.ts';
+import { queued, sent } from '../../store/outbox.ts';
+import { createStore } from '../../store/store.ts';
 import { fakeServer, workersHere, type FakeServer } from '../../testServer.ts';
-import { aCase, aQuestion, renderAtDesk } from '../../testing.tsx';
+import { aCase, aNewCase, aQuestion, renderAtDesk } from '../../testing.tsx';
 
 workersHere();
 const { CasePage } = await import('./CasePage.tsx');
 
 let server: FakeServer;
-const open = (view = aCase()) => {
+const open = (view: CaseView | (() => Promise<CaseView>) = aCase(), store = createStore()) => {
   server = fakeServer({ 'GET /api/cases/*': view, 'GET /api/editions/*/packed': packEdition(smallEdition), 'GET /api/session': {} });
-  return renderAtDesk(<CasePage />, { at: '/case/c1', path: '/case/:caseId' });
+  return renderAtDesk(<CasePage />, { at: '/case/c1', path: '/case/:caseId', store });
 };
-const entry = () => screen.findByLabelText('What the caller says');
+const entry = async () => {
+  await screen.findByRole('region', { name: 'What was said' });
+  return screen.getByLabelText('What the caller says');
+};
 const standing = () => screen.getByRole('region', { name: 'Standing of causes' });
 const said = () => screen.getByRole('region', { name: 'What was said' });
 
@@ -35,6 +40,33 @@ describe('a case', () => {
     expect(question?.hostId).toBe('bean');
     expect(question?.readings.map((r) => `${r.finding}=${r.answer}`)).toContain('holes=some');
     expect(store.getState().outbox.pending.map(({ kind }) => kind)).toEqual(['statement', 'question']);
+  });
+  it('takes the words while the case is on its way: what was entered goes in when it is there, the rest stays in the line', async () => {
+    let arrive: (view: CaseView) => void = () => undefined;
+    const { store } = open(() => new Promise((resolve) => (arrive = resolve)));
+    await userEvent.type(screen.getByLabelText('What the caller says'), 'my bean has holes in the leaves{Enter} and ');
+    expect(screen.getByText(/Opening the case/)).toBeTruthy();
+    arrive(aCase());
+    await waitFor(() =>
+      expect(store.getState().work.cases['c1']?.questions[0]?.statements.map((s) => s.said)).toEqual(['my bean has holes in the leaves']),
+    );
+    await screen.findByRole('region', { name: 'Standing of causes' });
+    expect(document.activeElement).toBe(await entry());
+    await userEvent.keyboard('webs');
+    expect((await entry()).getAttribute('value')).toBe(' and webs');
+  });
+  it('is talked about before the record has it, and has its number when it comes back', async () => {
+    const store = createStore();
+    const begun = aNewCase();
+    store.dispatch(queued(begun));
+    open(aCase({ number: 17 }), store);
+    expect(await screen.findByText(/no number yet/)).toBeTruthy();
+    await userEvent.type(await entry(), 'my bean has holes in the leaves{Enter}');
+    await waitFor(() => expect(store.getState().outbox.pending.map(({ kind }) => kind)).toEqual(['new-case', 'statement', 'question']));
+    expect(server.asked).not.toContain('GET /api/cases/c1');
+    store.dispatch(sent({ id: begun.id, at: Date.now() }));
+    expect(await screen.findByText(/#17/)).toBeTruthy();
+    expect(within(said()).getByText(/my bean has holes in the leaves/)).toBeTruthy();
   });
   it('answers a question of care in place of the standing, until something wrong is told', async () => {
     const { store } = open();

@@ -1,5 +1,12 @@
 import { styled } from 'styled-components';
 
+export const Band = styled.section`
+  background: ${({ theme }) => theme.deep};
+  color: ${({ theme }) => theme.deepInk};
+  padding: 12px 20px 14px;
+  display: grid;
+  gap: 10px;
+`;
 export const Ask = styled.div`
   display: grid;
   gap: 7px;

@@ -11,6 +11,8 @@ const UNKNOWN = 'unknown';
 
 export interface QuestionStanding {
   edition: Edition | undefined;
+  /** Why the edition could not be had so far. */
+  trouble: unknown;
   date: string;
   /** Readings that count, in the order they were taken. */
   taken: ReadingView[];
@@ -29,7 +31,7 @@ export interface QuestionStanding {
 export function useQuestionStanding(question: QuestionView | undefined, session: SessionView, mark: number | null): QuestionStanding {
   const answered = question?.advice ?? null;
   const date = answered && question ? question.openedOn : session.desk.today;
-  const { data } = useEditionQuery(answered?.edition ?? session.edition);
+  const { data, error: trouble } = useEditionQuery(answered?.edition ?? session.edition);
   const edition = data && editionIn(data, question?.hemisphere ?? session.desk.hemisphere);
   const stationId = question?.stationId ?? null;
   const { data: weather, error: weatherError } = useWeatherQuery({ stationId: stationId ?? '', until: date }, { skip: stationId === null });
@@ -55,5 +57,5 @@ export function useQuestionStanding(question: QuestionView | undefined, session:
   // eslint-disable-next-line react-hooks/exhaustive-deps
   const weighed = useMemo(() => taken, [standing]);
   const earlier = useStanding(edition, back && input ? { ...input, readings: input.readings.slice(0, mark) } : null);
-  return { edition, date, taken, weighed, standing, shown: back ? (earlier ?? standing) : standing };
+  return { edition, trouble, date, taken, weighed, standing, shown: back ? (earlier ?? standing) : standing };
 }

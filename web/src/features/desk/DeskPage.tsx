@@ -1,10 +1,12 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
-import type { CaseSummary } from '@sounding/contract/api.ts';
+import type { CaseSummary, CaseView } from '@sounding/contract/api.ts';
 import { sayDay, sayShortDay, sayTime } from '../../app/dates.ts';
 import { useDesk } from '../../app/routes.tsx';
 import { problemText, useCasesQuery, usePrefetchEdition } from '../../store/api.ts';
+import { useAppSelector } from '../../store/store.ts';
+import { begunCase } from '../../store/writes.ts';
 import { Button, Key, Notice } from '../../ui/controls.tsx';
 import { NewCall } from './NewCall.tsx';
 import { usePickUp } from './usePickUp.ts';
@@ -89,6 +91,12 @@ function whoWaits(waiting: { readonly total: number } | undefined): string {
   return waiting.total > 0 ? `${waiting.total} waiting` : 'Nobody waits';
 }
 
+/** Calls taken while the record could not be reached: no list of the server's has them yet. */
+function useUnsavedCalls(): CaseView[] {
+  const pending = useAppSelector(({ outbox }) => outbox.pending);
+  return useMemo(() => pending.flatMap((write) => (write.kind === 'new-case' ? begunCase(write) : [])), [pending]);
+}
+
 /** Long enough for the desk to be on screen; the case view is then fetched before anybody asks for it. */
 const WARM_UP_MS = 2500;
 
@@ -123,6 +131,8 @@ export function DeskPage() {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, [waiting, pickUp]);
+  const unsaved = useUnsavedCalls();
+  const stillOpen = [...unsaved.filter(({ id }) => !open?.cases.some((c) => c.id === id)), ...(open?.cases ?? [])];
   const followUps = due(answered?.cases ?? []);
   return (
     <Sheet>
@@ -169,11 +179,11 @@ export function DeskPage() {
             </Button>
           )}
         </section>
-        {open && open.cases.length > 0 && (
+        {stillOpen.length > 0 && (
           <section aria-labelledby="open">
             <h2 id="open">Still open</h2>
             <ul>
-              {open.cases.map((c) => (
+              {stillOpen.map((c) => (
                 <li key={c.id}>
                   <Link to={`/case/${c.id}`}>{c.caller.name}</Link>
                   <Small>{c.opening.slice(0, 80)}</Small>

@@ -1,7 +1,9 @@
 import { useState, type FormEvent } from 'react';
 import { styled } from 'styled-components';
-import { problemText, useCreateCaseMutation } from '../../store/api.ts';
-import { Button, Notice, TextField } from '../../ui/controls.tsx';
+import { useDesk } from '../../app/routes.tsx';
+import { queued } from '../../store/outbox.ts';
+import { useAppDispatch } from '../../store/store.ts';
+import { Button, TextField } from '../../ui/controls.tsx';
 
 const Form = styled.form`
   display: grid;
@@ -15,35 +17,38 @@ const Buttons = styled.div`
   gap: 8px;
 `;
 
-/** Takes a call nobody announced. Only a name is asked for; the rest can be filled in while talking. */
+/** What a field of the record holds, in characters. */
+const LONGEST = 200;
+
+/** Takes a call nobody announced, whether or not the record can be reached. Only a name is asked for; the rest can be filled in while talking. */
 export function NewCall({ onDone }: { onDone: (caseId: string | null) => void }) {
-  const [create, { error, isLoading }] = useCreateCaseMutation();
+  const { desk, edition, stations } = useDesk();
+  const dispatch = useAppDispatch();
   const [caller, setCaller] = useState({ name: '', place: '', phone: '' });
   const set = (field: keyof typeof caller) => (value: string) => setCaller({ ...caller, [field]: value });
-  const submit = async (event: FormEvent) => {
+  const submit = (event: FormEvent) => {
     event.preventDefault();
     const id = crypto.randomUUID();
-    const result = await create({
-      id,
-      questionId: crypto.randomUUID(),
-      channel: 'telephone',
-      opening: '',
-      caller: { ...caller, name: caller.name || 'Unknown caller', email: '' },
-    });
-    if (!('error' in result)) onDone(id);
+    const name = caller.name.trim() || 'Unknown caller';
+    dispatch(
+      queued({
+        id: crypto.randomUUID(),
+        caseId: id,
+        at: new Date().toISOString(),
+        kind: 'new-case',
+        body: { id, questionId: crypto.randomUUID(), channel: 'telephone', opening: '', caller: { ...caller, name, email: '' } },
+        desk: { desk, edition, stations },
+      }),
+    );
+    onDone(id);
   };
   return (
-    <Form onSubmit={(event) => void submit(event)} onKeyDown={(event) => event.key === 'Escape' && onDone(null)}>
-      <TextField label="Caller" value={caller.name} onChange={set('name')} autoFocus />
-      <TextField label="Where the garden is" value={caller.place} onChange={set('place')} />
-      <TextField label="Telephone" value={caller.phone} onChange={set('phone')} />
-      {error && (
-        <Notice $tone="danger" role="alert">
-          {problemText(error)}
-        </Notice>
-      )}
+    <Form onSubmit={submit} onKeyDown={(event) => event.key === 'Escape' && onDone(null)}>
+      <TextField label="Caller" value={caller.name} onChange={set('name')} maxLength={LONGEST} autoFocus />
+      <TextField label="Where the garden is" value={caller.place} onChange={set('place')} maxLength={LONGEST} />
+      <TextField label="Telephone" value={caller.phone} onChange={set('phone')} maxLength={LONGEST} />
       <Buttons>
-        <Button weight="act" type="submit" isDisabled={isLoading}>
+        <Button weight="act" type="submit">
           Take the call
         </Button>
         <Button weight="quiet" onPress={() => onDone(null)}>

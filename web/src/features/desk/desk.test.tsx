@@ -4,8 +4,11 @@ import userEvent from '@testing-library/user-event';
 import type { CaseSummary } from '@sounding/contract/api.ts';
 import { packEdition } from '@sounding/core/edition/packed.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
-import { fakeServer, Refusal, workersHere, type FakeServer } from '../../testServer.ts';
-import { aCase, aSummary, renderAtDesk } from '../../testing.tsx';
+import { api } from '../../store/api.ts';
+import { queued } from '../../store/outbox.ts';
+import { createStore } from '../../store/store.ts';
+import { fakeServer, workersHere, type FakeServer } from '../../testServer.ts';
+import { aNewCase, aSummary, renderAtDesk } from '../../testing.tsx';
 
 workersHere();
 const { DeskPage } = await import('./DeskPage.tsx');
@@ -20,10 +23,6 @@ beforeEach(() => {
     'GET /api/cases': ({ url }: { url: URL }) => {
       const cases = lists[url.searchParams.get('status') ?? ''] ?? [];
       return { cases, total: cases.length };
-    },
-    'POST /api/cases': ({ body }: { body: unknown }) => {
-      if ((body as { caller: { name: string } }).caller.name === 'Refused') throw new Refusal(400, 'the name is not allowed');
-      return aCase();
     },
     'GET /api/editions/*/packed': packEdition(smallEdition),
   });
@@ -63,17 +62,29 @@ describe('the desk', () => {
     await userEvent.type(await screen.findByLabelText('Caller'), 'Flat 1');
     expect(screen.getByLabelText('address').textContent).toBe('/');
   });
-  it('takes a new call with nothing but a name, says why when it is refused, and leaves nobody waiting', async () => {
+  it('takes a new call with nothing but a name, whether or not the record can be reached', async () => {
     const { store } = renderAtDesk(<DeskPage />);
     await userEvent.click(await screen.findByRole('button', { name: /New call/ }));
-    await userEvent.type(screen.getByLabelText('Caller'), 'Refused');
-    await userEvent.click(screen.getByRole('button', { name: 'Take the call' }));
-    expect((await screen.findByRole('alert')).textContent).toBe('the name is not allowed');
-    await userEvent.clear(screen.getByLabelText('Caller'));
     await userEvent.click(screen.getByRole('button', { name: 'Take the call' }));
     expect(await screen.findByText(/^\/case\//)).toBeTruthy();
-    expect(server.sent['POST /api/cases']?.at(-1)).toMatchObject({ channel: 'telephone', caller: { name: 'Unknown caller' } });
-    expect(store.getState().outbox.pending).toEqual([expect.objectContaining({ kind: 'case', body: { status: 'open' } })]);
+    const [begun, picked] = store.getState().outbox.pending;
+    expect(begun).toMatchObject({ kind: 'new-case', body: { channel: 'telephone', caller: { name: 'Unknown caller' } } });
+    expect(picked).toMatchObject({ kind: 'case', caseId: begun!.caseId, body: { status: 'open' } });
+  });
+  it('lists a call among the open ones before the record has it, and once when it has', async () => {
+    const store = createStore();
+    store.dispatch(queued(aNewCase({ caller: { name: 'Early Bird', phone: '', email: '', place: '' } })));
+    renderAtDesk(<DeskPage />, { store });
+    const open = () => screen.findByRole('region', { name: 'Still open' });
+    expect(
+      within(await open())
+        .getByText('Early Bird')
+        .getAttribute('href'),
+    ).toBe('/case/c1');
+    lists['open'] = [summary(1, { caller: { name: 'Early Bird', phone: '', email: '', place: '' } }), summary(2)];
+    store.dispatch(api.util.invalidateTags(['Cases']));
+    await within(await open()).findByText('Tilda');
+    expect(within(await open()).getAllByText('Early Bird')).toHaveLength(1);
   });
   it('lists call-backs soonest first, and says since when one is due', async () => {
     const answered = (number: number, followUpOn: string | null) =>
