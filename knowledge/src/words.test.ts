@@ -84,6 +84,20 @@ describe('frames of talk', () => {
   it('do not tell what is denied, asked or left open in them, 99 in 100 times', () => expect(shareRead('denied')).toBeLessThan(0.01));
 });
 
+describe('answers to our own questions', () => {
+  const understander = new Understander(edition);
+  it('are understood in the words they are offered in, however they are begun and ended', () => {
+    const missed = edition.findings.flatMap(({ id, ask, answers }) =>
+      answers.flatMap((answer) =>
+        [answer.say, `${answer.say}, I'd say`, `Er, ${answer.say}`]
+          .filter((say) => understander.understand([{ ask, say }]).readings.find(({ finding }) => finding === id)?.answer !== answer.id)
+          .map((say) => `${ask} – ${say}`),
+      ),
+    );
+    expect(missed).toEqual([]);
+  });
+});
+
 describe('answers to questions in anybody’s words', () => {
   const understander = new Understander(edition);
   /** Readings with a blank between must all be read; of those with a stroke between, one. */

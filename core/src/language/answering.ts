@@ -1,6 +1,7 @@
 import type { Channel, Finding, Organ } from '../edition/edition.ts';
-import { asBeginning, channelOf, choiceTaken, deniedAsk, meansAllAsked, presupposes, settledBy, withoutChoices } from './answers.ts';
+import { asBeginning, asksByName, channelOf, choiceTaken, deniedAsk, meansAllAsked, presupposes, settledBy, withoutChoices } from './answers.ts';
 import type { Organs } from './organs.ts';
+import { OwnAnswers } from './ownAnswers.ts';
 import type { Scales } from './scales.ts';
 import type { UnderstoodReading } from './taking.ts';
 import { NOTHING, onScale, type Understanding } from './understanding.ts';
@@ -36,6 +37,7 @@ export class Answering {
   private readonly organs: Organs;
   private readonly vocabulary: Vocabulary;
   private readonly scales: Scales;
+  private readonly ownAnswers: OwnAnswers;
 
   constructor({ reading, findings, organs, vocabulary, scales }: Means) {
     this.reading = reading;
@@ -43,6 +45,7 @@ export class Answering {
     this.organs = organs;
     this.vocabulary = vocabulary;
     this.scales = scales;
+    this.ownAnswers = new OwnAnswers([...findings.values()], (text) => vocabulary.mended(text).filter((token) => !vocabulary.isSmall(token)));
   }
 
   /** "Do the spots have rings?": the spots are there, whatever the answer; of a part of the plant it is asked whether there is anything. */
@@ -74,8 +77,9 @@ export class Answering {
   /** "Any spots?" – "yes": there, of a kind nobody knows, where a no would be that there are none. */
   private notAbsent(ask: string): { finding: string; answer: string }[] {
     return this.reading(deniedAsk(ask), 'caller').readings.flatMap(({ finding: id, answer }) => {
-      const absent = this.findings.get(id)?.absent;
-      return answer === absent ? [{ finding: id, answer: `not:${absent}` }] : [];
+      const finding = this.findings.get(id);
+      const there = finding && answer === finding.absent ? settledBy(finding, true) : null;
+      return there === null ? [] : [{ finding: id, answer: there }];
     });
   }
 
@@ -86,7 +90,7 @@ export class Answering {
       return settled === null ? [] : [{ finding: asked.id, answer: settled }];
     }
     const meant = this.bySense(ask, affirmed);
-    if (affirmed && meant.length === 0 && ASKS_ANY.test(ask)) return this.notAbsent(ask);
+    if (affirmed && meant.length === 0 && (ASKS_ANY.test(ask) || asksByName(ask))) return this.notAbsent(ask);
     // "just this one?" – where the no before it does not reach, it denies nothing
     const denied = affirmed ? [] : this.withoutAsked(ask, this.reading(deniedAsk(ask), 'caller')).readings;
     // "does it recover at night?" – "no" means that it stays limp, not that it never wilts
@@ -144,6 +148,17 @@ export class Answering {
 
   /** Reads an answer in the light of its question: "is it sticky?" – "yes, and the floor under it". */
   read(ask: string, say: string): Understanding {
+    const asked = this.ownAnswers.asked(ask);
+    const offered = asked && this.ownAnswers.taken(asked, say);
+    if (!asked || !offered) return this.readFreely(ask, say, asked);
+    const taken: UnderstoodReading = { finding: asked.id, answer: offered.answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] };
+    if (offered.whole) return { ...this.reading(say, 'caller'), readings: [taken], notUnderstood: [] };
+    const read = this.readFreely(ask, say, asked);
+    return read.readings.some(({ finding }) => finding === asked.id) ? read : { ...read, readings: [taken, ...read.readings] };
+  }
+
+  /** Reads an answer by the words of its question and its own. @param asked the finding of ours that was asked for, if it was */
+  private readFreely(ask: string, say: string, asked: Finding | null): Understanding {
     const kind = answerIn(say, ask);
     if (kind === 'unknown') return NOTHING;
     const said = this.reading(say, 'caller');
@@ -171,7 +186,6 @@ export class Answering {
         ),
       };
     }
-    const asked = [...this.findings.values()].find((finding) => finding.ask === ask || finding.id === ask) ?? null;
     const fromQuestion = this.meantBy(ask, asked, kind === 'yes')
       .filter(({ finding }) => !own.readings.some((reading) => reading.finding === finding))
       .map(({ finding, answer }): UnderstoodReading => ({ finding, answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] }));

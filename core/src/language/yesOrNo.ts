@@ -148,4 +148,6 @@ export const isAnswerWord = (word: string): boolean => ANSWER_WORD.test(word);
 
 /** What an answer says besides its yes or no. */
 export const beyondYesOrNo = (say: string): string =>
-  say.replace(new RegExp(`^\\s*${FILLER}(?:${oneOf('yes', 'yeah', 'yep', 'no', 'nope', 'nah')})\\b[\\s,;:.!–-]*`, 'i'), '');
+  say
+    .replace(new RegExp(`^\\s*${FILLER}(?:${oneOf('yes', 'yeah', 'yep', 'no', 'nope', 'nah')})\\b[\\s,;:.!–-]*`, 'i'), '')
+    .replace(/^\s*i(?:'d| would)? (?:say|think|guess|believe|suppose|reckon)(?: so)?\s*[.!…]?\s*$/i, '');

@@ -149,7 +149,7 @@ describe('reply', () => {
     expect(text).toMatch(/It is (very )?likely bean beetle \(Coleoptera fabae\): about \d+ in 100\./);
     expect(text).toContain('What speaks for it: holes: some');
     expect(text).toContain('Pick off (now, until about 31 May 2026): By hand. Repeat weekly. Not: in rain.');
-    expect(text).toContain('Take care\nWash the beans. Mind the wasps. bean is poisonous: raw seeds.');
+    expect(text).toContain('Take care\nWash the beans. Mind the wasps. Poisonous or irritating in bean: raw seeds.');
     expect(text).toContain('When to call again\nIf it spreads');
     const open = reply([{ finding: 'holes', answer: 'some', channel: 'caller' }], '2026-05-10');
     expect(open).toMatch(/We would think of .* instead if you found this: /);
@@ -260,7 +260,7 @@ describe('reply', () => {
     it('answers from the card with its days, and names no cause where nothing was wrong', () => {
       const text = composeReply(input(true));
       expect(text).toContain('Pruning\nin winter.\n– Pinch (now, until about 31 May 2026): At the top.');
-      expect(text).toContain('bean is poisonous: raw seeds.');
+      expect(text).toContain('Poisonous or irritating in bean: raw seeds.');
       expect(text).not.toMatch(/in 100|What to do|treat nothing/);
       expect(text).toContain(LABELS_FIRST);
     });
@@ -268,7 +268,7 @@ describe('reply', () => {
       const text = composeReply(input(false));
       expect(text).toMatch(/in 100/);
       expect(text).toContain('You also asked\n\nPruning');
-      expect(text.match(/is poisonous/g)).toHaveLength(1);
+      expect(text.match(/Poisonous or irritating/g)).toHaveLength(1);
     });
   });
 });

@@ -183,6 +183,9 @@ function lookAgain({ plan }: ReplyInput): string[] {
   return checks.length > 0 ? ['Look again', ...checks.map(({ on, what }) => `– ${longDate(on)}: ${sentence(what)}`), ''] : [];
 }
 
+/** What of the plant harms; not every part of it does. */
+const poisonLine = (plant: Plant, parts: string): string => `Poisonous or irritating in ${inSentence(plant.name)}: ${parts}`;
+
 function advised(input: ReplyInput, cause: Cause): string[] {
   const { standing, plant } = input;
   const options = chosenOptions(standing);
@@ -196,7 +199,7 @@ function advised(input: ReplyInput, cause: Cause): string[] {
   lines.push(...options.map((option) => `– ${optionText(option)}`));
   if (standing.decision.noteFor) lines.push(`Please note ${longDate(standing.decision.noteFor)} in your calendar.`);
   lines.push('', ...howMuch(input));
-  const poison = plant?.poisonous ? [`${plant.name} is poisonous: ${plant.poisonous}`] : [];
+  const poison = plant?.poisonous ? [poisonLine(plant, plant.poisonous)] : [];
   const cautions = [...new Set([...cause.cautions, ...options.flatMap(({ option }) => option.cautions), ...poison])];
   if (cautions.length > 0) lines.push('Take care', cautions.map(sentence).join(' '), '');
   const who = whoToTurnTo(input, cause);
@@ -204,7 +207,7 @@ function advised(input: ReplyInput, cause: Cause): string[] {
   const change = changeOfMind(input);
   lines.push(
     'When to call again',
-    `If it spreads, if new leaves show it too, or if you see something that does not fit.${change ? ` ${change}` : ''}`,
+    `If it spreads, if new growth shows it too, or if you see something that does not fit.${change ? ` ${change}` : ''}`,
     '',
   );
   return lines;
@@ -225,9 +228,7 @@ function careLines({ care, edition, plant, standing }: ReplyInput): string[] {
   ]);
   const touched = answers.some(({ topic }) => TOUCHED.has(topic)) && !answers.some(({ topic }) => topic === POISON);
   const saidAlready = care?.only !== true && standing.decision.firm; // among the cautions of the cause
-  return plant?.poisonous && touched && !saidAlready
-    ? [...lines, 'Take care', `${plant.name} is poisonous: ${sentence(plant.poisonous)}`, '']
-    : lines;
+  return plant?.poisonous && touched && !saidAlready ? [...lines, 'Take care', sentence(poisonLine(plant, plant.poisonous)), ''] : lines;
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
