@@ -34,7 +34,7 @@ export function byInfection(window: Window, context: SeasonContext, date: IsoDat
     return {
       ...undated(window, 'unknown', ''),
       state: 'not-yet',
-      basis: `no infection weather yet, and in most years none within ${OUTLOOK_DAYS} days: ${rule}`,
+      basis: `no infection weather of late, and in most years none within ${OUTLOOK_DAYS} days: ${rule}`,
     };
   return {
     ...undated(window, 'unknown', ''),
@@ -42,6 +42,6 @@ export function byInfection(window: Window, context: SeasonContext, date: IsoDat
     from: next.on,
     to: end(next.on),
     fromBand: [next.early, next.late],
-    basis: `no infection weather yet; next expected from ${next.years} earlier years: ${rule}`,
+    basis: `no infection weather of late; next expected from ${next.years} earlier years: ${rule}`,
   };
 }

@@ -3,6 +3,7 @@ import { Link, useSearchParams } from 'react-router';
 import { styled } from 'styled-components';
 import { CARE_ONLY } from '@sounding/core/edition/edition.ts';
 import { sayShortDay } from '../../app/dates.ts';
+import { useTextParam } from '../../app/useTextParam.ts';
 import { useDesk } from '../../app/routes.tsx';
 import { problemText, useCasesQuery, useEditionQuery } from '../../store/api.ts';
 import { Button, Notice, TextField } from '../../ui/controls.tsx';
@@ -61,21 +62,19 @@ const STATUS_WORDS = { waiting: 'waiting', open: 'open', answered: 'answered', c
 export function CasebookPage() {
   const session = useDesk();
   const [params, setParams] = useSearchParams();
-  const search = params.get('search') ?? '';
-  const offset = Number(params.get('from') ?? 0) || 0;
+  const [search, setSearch] = useTextParam('search');
+  // other words begin on the first page
+  const offset = search === (params.get('search') ?? '') ? Number(params.get('from') ?? 0) || 0 : 0;
   const wanted = useDeferredValue(search);
   const { data, error } = useCasesQuery({ search: wanted, limit: PAGE, offset });
   const { data: edition } = useEditionQuery(session.edition);
   const nameOf = (kind: 'plants' | 'causes', id: string) => (id === CARE_ONLY ? 'Care' : (edition?.[kind].find((row) => row.id === id)?.name ?? id));
-  const go = (next: { search?: string; from?: number }) => {
-    const merged = { search, from: 0, ...next };
-    setParams({ ...(merged.search ? { search: merged.search } : {}), ...(merged.from ? { from: String(merged.from) } : {}) }, { replace: true });
-  };
+  const goTo = (from: number) => setParams({ ...(search ? { search } : {}), ...(from > 0 ? { from: String(from) } : {}) }, { replace: true });
   return (
     <Sheet>
       <h1>Casebook</h1>
       <Find>
-        <TextField label="Search by name, place, words, plant, cause or number" value={search} onChange={(text) => go({ search: text })} autoFocus />
+        <TextField label="Search by name, place, words, plant, cause or number" value={search} onChange={setSearch} autoFocus />
         <Notice role="status">{data ? `${data.total} ${data.total === 1 ? 'case' : 'cases'}` : ''}</Notice>
       </Find>
       {error && (
@@ -116,13 +115,13 @@ export function CasebookPage() {
       )}
       {data && data.total > PAGE && (
         <Pages>
-          <Button isDisabled={offset === 0} onPress={() => go({ from: Math.max(0, offset - PAGE) })}>
+          <Button isDisabled={offset === 0} onPress={() => goTo(offset - PAGE)}>
             Newer
           </Button>
           <span>
             {offset + 1}–{Math.min(offset + PAGE, data.total)} of {data.total}
           </span>
-          <Button isDisabled={offset + PAGE >= data.total} onPress={() => go({ from: offset + PAGE })}>
+          <Button isDisabled={offset + PAGE >= data.total} onPress={() => goTo(offset + PAGE)}>
             Older
           </Button>
         </Pages>

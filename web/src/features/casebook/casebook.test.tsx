@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from '@jest/globals';
-import { screen } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { packEdition } from '@sounding/core/edition/packed.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
@@ -51,7 +51,7 @@ describe('the casebook', () => {
     renderAtDesk(<CasebookPage />, { at: '/?from=25' });
     await userEvent.type(await screen.findByLabelText(/Search by name/), 'rust');
     expect(await screen.findByText('1 case')).toBeTruthy();
-    expect(screen.getByLabelText('address').textContent).toBe('/?search=rust');
+    await waitFor(() => expect(screen.getByLabelText('address').textContent).toBe('/?search=rust'));
     await userEvent.clear(screen.getByLabelText(/Search by name/));
     await userEvent.type(screen.getByLabelText(/Search by name/), 'zorblequux');
     expect(await screen.findByText('No case speaks of that. Try a single word.')).toBeTruthy();

@@ -1,7 +1,8 @@
 import { useDeferredValue, useMemo } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { Edition } from '@sounding/core/edition/edition.ts';
+import { useTextParam } from '../../app/useTextParam.ts';
 import { TextField, Notice } from '../../ui/controls.tsx';
 import { KindMark } from '../case/KindMark.tsx';
 import { FindingFigure } from './FindingFigure.tsx';
@@ -78,8 +79,7 @@ function Hits({ kind, hits, edition }: { kind: LibraryKind; hits: readonly Libra
 /** Everything the desk knows, found by plant, cause or what is seen. */
 export function LibraryPage() {
   const { edition, waiting } = useLibrary();
-  const [params, setParams] = useSearchParams();
-  const words = params.get('find') ?? '';
+  const [words, setWords] = useTextParam('find');
   const wanted = useDeferredValue(words.trim());
   const search = useMemo(() => (edition ? new LibrarySearch(edition) : null), [edition]);
   const hits = useMemo(() => (search && wanted ? search.find(wanted) : []), [search, wanted]);
@@ -89,12 +89,7 @@ export function LibraryPage() {
     <Sheet>
       <h1>Library</h1>
       <Find>
-        <TextField
-          label="Find a plant, a cause, or what is seen"
-          value={words}
-          onChange={(text) => setParams(text ? { find: text } : {}, { replace: true })}
-          autoFocus
-        />
+        <TextField label="Find a plant, a cause, or what is seen" value={words} onChange={setWords} autoFocus />
         <Notice role="status">{wanted ? `${hits.length} found` : ''}</Notice>
       </Find>
       {wanted === '' ? (

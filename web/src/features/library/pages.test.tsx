@@ -93,7 +93,7 @@ describe('the library', () => {
     const seen = screen.getByRole('region', { name: 'What is seen' });
     expect(within(seen).getByRole('link').getAttribute('href')).toBe('/library/seen/coating/white');
     expect(within(screen.getByRole('region', { name: 'Plants' })).getByText('None by that word.')).toBeTruthy();
-    expect(screen.getByLabelText('address').textContent).toBe('/?find=white');
+    await waitFor(() => expect(screen.getByLabelText('address').textContent).toBe('/?find=white'));
   });
   it('says so when it cannot be had', async () => {
     serve({
