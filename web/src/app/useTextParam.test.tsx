@@ -18,12 +18,11 @@ function Field() {
 const field = () => screen.getByLabelText<HTMLInputElement>('find');
 const address = () => screen.getByRole('status').textContent;
 
-it('holds every letter at once, and the words in the address when typing rests', async () => {
+it('holds every letter at once, and its words stand in the address without what else was there', async () => {
   render(<Field />, { wrapper: ({ children }) => <MemoryRouter initialEntries={['/?find=pear&from=25']}>{children}</MemoryRouter> });
   expect(field().value).toBe('pear');
   await userEvent.type(field(), ' rust');
   expect(field().value).toBe('pear rust');
-  expect(address()).toBe('?find=pear&from=25');
   await waitFor(() => expect(address()).toBe('?find=pear+rust'));
   expect(field().value).toBe('pear rust');
   await userEvent.clear(field());

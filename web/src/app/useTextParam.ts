@@ -1,8 +1,5 @@
-import { useEffect, useState } from 'react';
-import { useSearchParams } from 'react-router';
-
-/** Typing that rests for so long has its words in the address. */
-const REST_MS = 200;
+import { useState } from 'react';
+import { NavigationType, useNavigationType, useSearchParams } from 'react-router';
 
 /**
  * The text of a search field that stands in the address too, so that it can be come back to. It is in the field at once: an address changes too slowly
@@ -10,22 +7,18 @@ const REST_MS = 200;
  */
 export function useTextParam(name: string): [text: string, write: (text: string) => void] {
   const [params, setParams] = useSearchParams();
+  const how = useNavigationType();
   const address = params.get(name) ?? '';
   const [text, setText] = useState(address);
   const [known, setKnown] = useState(address);
-  /** What was put there from here: where it changes to anything else, somebody went back or forth. */
-  const [written, setWritten] = useState(address);
   if (address !== known) {
     setKnown(address);
-    if (address !== written) setText(address);
+    // what is typed here replaces the address; anything else is somebody going back, forth or elsewhere
+    if (how !== NavigationType.Replace) setText(address);
   }
-  useEffect(() => {
-    if (text === address) return;
-    const timer = setTimeout(() => {
-      setWritten(text);
-      setParams(text ? { [name]: text } : {}, { replace: true });
-    }, REST_MS);
-    return () => clearTimeout(timer);
-  }, [text, address, name, setParams]);
-  return [text, setText];
+  const write = (next: string) => {
+    setText(next);
+    setParams(next ? { [name]: next } : {}, { replace: true });
+  };
+  return [text, write];
 }

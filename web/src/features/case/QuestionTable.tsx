@@ -9,7 +9,7 @@ import { testsFor } from '@sounding/core/consult/tests.ts';
 import { CarePanel } from './CarePanel.tsx';
 import { CaseHeader } from './CaseHeader.tsx';
 import { Dock } from './Dock.tsx';
-import { Opening } from './Opening.tsx';
+import { isPlanKey, Opening } from './Opening.tsx';
 import { OutcomeStrip } from './OutcomeStrip.tsx';
 import { Reproduced } from './Reproduced.tsx';
 import { SoundingLine } from './SoundingLine.tsx';
@@ -104,8 +104,9 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const onQuestion = useCallback((id: string) => setSearch({ q: id }), [setSearch]);
   const onAddQuestion = useCallback(() => openQuestion(), [openQuestion]);
 
+  const planHref = `/case/${view.id}/plan/${question.id}`;
   if (!edition || !standing || !shown) {
-    return <Opening caseId={view.id} trouble={trouble} />;
+    return <Opening caseId={view.id} trouble={trouble} planHref={planHref} />;
   }
 
   const untouched = question.statements.length === 0 && question.readings.length === 0;
@@ -125,7 +126,6 @@ export function QuestionTable({ view, question, session, write }: Props) {
     goOn();
   };
   const testHref = test && `/bench/tests/${test.id}?case=${view.id}&question=${question.id}`;
-  const planHref = `/case/${view.id}/plan/${question.id}`;
   const reply = () => {
     if (!care.only) down.snapshot(edition.version, standing, taken);
     void navigate(`/case/${view.id}/reply/${question.id}`);
@@ -141,7 +141,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
       takeIn('here');
       return;
     }
-    if (event.altKey && event.code === 'KeyP') {
+    if (isPlanKey(event)) {
       event.preventDefault();
       void navigate(planHref);
       return;
