@@ -8,6 +8,9 @@ export type WholeCause = Omit<CauseRow, 'kind' | 'mark' | 'options' | 'leave-whe
 
 type Say = (text: string) => void;
 
+/** What must be reported is not left alone by what others of its form may be; where it is at home, its own entry says so. */
+const REPORTED_FIRST = 'Never before plant health has been told and has answered.';
+
 const MUST_HAVE = ['kind', 'mark', 'options', 'leave-when', 'worth'] as const;
 
 /** Lays a cause over its form: findings and windows one by one, everything else whole. Null when something is missing from both. */
@@ -21,7 +24,7 @@ export function overForm(row: CauseRow, forms: ReadonlyMap<string, FormRow>, say
     mark: row.mark ?? form?.mark,
     options: row.options ?? form?.options,
     prefer: row.prefer ?? (row.options?.some((o) => o.prefer) ? undefined : form?.prefer),
-    'leave-when': row['leave-when'] ?? form?.['leave-when'],
+    'leave-when': row['leave-when'] ?? (form && row.notifiable ? REPORTED_FIRST : form?.['leave-when']),
     worth: row.worth ?? form?.worth,
     findings: { ...form?.findings, ...row.findings },
     windows: { ...form?.windows, ...row.windows },
