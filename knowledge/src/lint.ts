@@ -1,3 +1,4 @@
+import { CauseNames } from '@sounding/core/consult/causeNames.ts';
 import { compilePhrase } from '@sounding/core/language/phrases.ts';
 import { hostWeight, isAmong } from '@sounding/core/diagnosis/hosts.ts';
 import { separation } from '@sounding/core/library/separation.ts';
@@ -144,6 +145,7 @@ function lintNames(edition: Edition, sayOf: (id: string) => Say): void {
 }
 
 function lintFamilies({ edition, families, places }: Compiled, sayAt: (id: string, place: Place | undefined) => Say): void {
+  const names = new CauseNames(edition);
   for (const { family, causes, place } of families) {
     const plants = edition.plants.filter((plant) => plant.family === family);
     if (plants.length === 0) sayAt(family, place)('no plant of this edition belongs to the family');
@@ -154,7 +156,8 @@ function lintFamilies({ edition, families, places }: Compiled, sayAt: (id: strin
         continue;
       }
       // a plant may have a kind of its own that goes by the same name: apple mildew is a powdery mildew
-      const kinds = edition.causes.filter((one) => one === cause || one.also.includes(cause.name.toLowerCase()));
+      const called = names.find([cause.name]);
+      const kinds = edition.causes.filter((one) => called.includes(one.id));
       for (const plant of plants)
         if (kinds.every((one) => hostWeight(one, plant) === 0))
           sayAt(plant.id, places.plants.get(plant.id))(`lacks "${id}", which ${family} always have`);

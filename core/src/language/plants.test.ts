@@ -21,6 +21,7 @@ const edition: Edition = {
     plant('ivy', 'Ivy', 'Hedera helix', []),
     plant('squash', 'Squash', 'Cucurbita pepo', ['courgette', 'zucchini', 'marrow']),
     plant('orange', 'Orange', 'Citrus sinensis', ['oranges!', 'orange tree']),
+    plant('dianthus', 'Carnation', 'Dianthus caryophyllus', ['pinks!']),
     plant('peace-lily', 'Peace lily', 'Spathiphyllum wallisii', []),
     plant('lily', 'Lily', 'Lilium candidum', ['lilies']),
     plant('bay', 'Bay', 'Laurus nobilis', ['bay tree']),
@@ -66,6 +67,9 @@ describe('names of plants', () => {
   it('are not guessed from words that are known', () => expect(ids('rotten leaves')).toEqual([]));
   it('that are colours are taken only in their own form', () => {
     expect(ids('my oranges fall')).toEqual(['orange']);
+    expect(ids('our pinks rot')).toEqual(['dianthus']);
+    expect(ids('my pink has holes')).toEqual(['dianthus']);
+    expect(ids('my pink flowers have pink spots')).toEqual([]);
     expect(find('orange spots')[0]?.plant.id).toBe('orange'); // its own name; the real card marks it
   });
 });

@@ -43,6 +43,7 @@ const ONTO = new Set(['up', 'on', 'onto', 'over', 'in', 'into', 'around', 'round
 const LINKS = new Set('a an the on in from some of little small tiny miniature big baby my our very old large tall huge mature'.split(' '));
 const ARTICLES = new Set(['the', 'my', 'our', 'a', 'an']);
 const OWNING = new Set(['my', 'our']);
+const SAID_OF = /^(is|has|keeps|was|looks)$/;
 const OVERRUN_BY = /\b(?:strangled|smothered|choked|covered|overgrown|swamped|full)(?: up)? (?:by|in|with|of)\b/;
 const OVERRUNS = /^(strangl|smother|chok|cover|overgrow|swamp)/;
 
@@ -159,6 +160,11 @@ export class PlantNames {
     return tokens[i]?.clause === clause && OWNING.has(tokens[i]!.word);
   }
 
+  /** "My orange is sticky": what is owned and does something is the plant, where the bare word is a colour. */
+  private static isOneOf(tokens: readonly Token[], at: number): boolean {
+    return OWNING.has(tokens[at - 1]?.word ?? '') && SAID_OF.test(tokens[at + 1]?.word ?? '');
+  }
+
   /** Of two plants in one breath, the one that grows over the other is not the one the call is about. */
   private static guests(tokens: readonly Token[], mentions: readonly PlantMention[]): PlantMention[] {
     const between = (one: PlantMention, other: PlantMention) => tokens.slice(one.at[one.at.length - 1]! + 1, other.at[0]).map(({ word }) => word);
@@ -188,7 +194,8 @@ export class PlantNames {
         .filter(({ parts }) =>
           parts.every(({ stem, exact, word }, i) => {
             const here = tokens[start + i];
-            return here !== undefined && here.stem === stem && (exact === null || here.word === exact) && !isVerbOf(here.word, word);
+            if (here === undefined || here.stem !== stem || isVerbOf(here.word, word)) return false;
+            return exact === null || here.word === exact || PlantNames.isOneOf(tokens, start + i);
           }),
         )
         .map((entry) => ({ entry, at: entry.parts.map((_, i) => start + i) })),
