@@ -84,7 +84,7 @@ export class Organs {
       if (spoken.size === 0 || spoken.has(organ)) return true;
       if (kind !== 'symptom') return !isSaidOfAnother(match); // a creature or a fungus may sit anywhere
       if (isFar(match)) return true;
-      return match.at.some((i) => this.lexicon.organs[organ]?.includes(tokens[i]!.word));
+      return match.at.some((i) => this.words.has(tokens[i]!.word)); // "shoots like little cabbages" says itself of what it is
     };
   }
 }
