@@ -31,6 +31,7 @@ const edition: Edition = {
   plants: [pear, ...smallEdition.plants],
   findings: [
     finding('leaf-holes', 'leaf', 'symptom', 'full hole|holes', '{leaf} hole|holes'),
+    finding('leaf-cups', 'leaf', 'symptom', 'like cabbages', 'fruits spoons'),
     finding('fruit-holes', 'fruit', 'symptom', '{fruit} hole|holes'),
     finding('leaf-fur', 'leaf', 'sign', 'grey fur'),
     finding('fruit-fur', 'fruit', 'symptom', 'grey fur {fruit}'),
@@ -49,6 +50,10 @@ describe('the organ spoken of', () => {
   it('decides what a symptom without one is said of', () => {
     expect(pairs('the leaves are full of holes')).toEqual(['leaf-holes=some']);
     expect(pairs('the fruits are full of holes')).toEqual(['fruit-holes=some']);
+  });
+  it('does not take a symptom from the part its own words name', () => {
+    expect(pairs('the fruits are like cabbages')).toEqual([]);
+    expect(pairs('the fruits are spoons')).toEqual(['leaf-cups=some']);
   });
   it('is the fruit for the plural of a fruit tree, and the plant for its name', () => {
     expect(pairs('my pears are full of holes')).toEqual(['fruit-holes=some']);

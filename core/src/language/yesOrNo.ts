@@ -68,7 +68,7 @@ const MEANS_NO = new RegExp(
   `^\\s*${FILLER}${oneOf(
     "(?:i|we) (?:do not|don't|wouldn't|would not) (?:think|believe|say) so",
     "(?:it|she|he|that|there) (?:isn't|is not|doesn't|does not|hasn't|has not|didn't|did not|wasn't|was not)",
-    '(?:it|they|she|he|i|we) never (?:has|have|had|does|do|did|is|are|was|were)',
+    '(?:(?:it|they|she|he|i|we) )?never (?:has|have|had|does|do|did|is|are|was|were|(?:touch|touched|use|used|bother|bothered)(?: (?:it|them|with it|the stuff|any))?)',
     "(?:they|there|we) (?:aren't|are not|isn't|don't|do not|haven't|have not|didn't|did not|weren't|were not)(?: any)?",
     "i (?:don't|do not|haven't|have not|didn't|did not)",
     'not (?:(?:this|last|since|until)\\b(?: [^ ,;]+){1,4}|lately|recently|(?:for|in) (?:the (?:last|past)|ages|years|months|weeks|days|a (?:long|while))(?: [^ ,;]+){0,3})',
@@ -86,7 +86,7 @@ const MEANS_NO = new RegExp(
 export const ASKS_WHICH = /^\s*(?:and |so |but )?(?:what|which|how|when|where|who|whose|why)\b|\bor\b/i;
 /** When it is so, and nothing besides: "any frost?" – "last Tuesday"; "does it wilt?" – "only at midday". A longer answer is read, "last year, but not now" above all. */
 const SAYS_WHEN =
-  /^(?=\s*(?:\S+\s*){1,5}$)(?!.*\b(?:no|not|never|none|but|until|before)\b)(?!.*n't)\s*(?:only|just|mainly|mostly|yes)?\s*(?:last|yesterday|today|tonight|overnight|recently|lately|since|this (?:morning|week|month|year|spring|summer|autumn|winter)|(?:on|in|at|during|around|by|about) (?:the )?(?:mon|tues|wednes|thurs|fri|satur|sun|night|noon|midday|morning|afternoon|evening|day|week|spring|summer|autumn|winter|fall|january|february|march|april|may|june|july|august|september|october|november|december)|(?:a|one|two|three|four|five|six|\d+|a few|a couple of) (?:days?|nights?|weeks?|months?) (?:ago|back))/i;
+  /^(?=\s*(?:\S+\s*){1,5}$)(?!.*\b(?:no|not|never|none|but|until|before)\b)(?!.*n't)\s*(?:only|just|mainly|mostly|yes)?\s*(?:last|yesterday|today|tonight|overnight|recently|lately|since|this (?:morning|week|month|year|spring|summer|autumn|winter)|all (?:day|night|week|month|year|season|spring|summer|autumn|winter)|(?:mon|tues|wednes|thurs|fri|satur|sun)day|(?:on|in|at|during|around|by|about) (?:the )?(?:mon|tues|wednes|thurs|fri|satur|sun|night|noon|midday|morning|afternoon|evening|day|week|spring|summer|autumn|winter|fall|january|february|march|april|may|june|july|august|september|october|november|december)|(?:a|one|two|three|four|five|six|\d+|a few|a couple of) (?:days?|nights?|weeks?|months?) (?:ago|back))/i;
 const ASKS_FOR_ANY =
   /^\s*(?:and |so )?(?:(?:are|is) there\b|any\b|(?:did|do|can|have) you (?:see|seen|noticed?|found|find)\b)(?!.*\b(?:on|in|at|under|underneath|inside|around|round)\b)/i;
 /** "Any webs?" – "only at the tips": where it is, so it is there. */
