@@ -17,9 +17,12 @@ export interface NamedWords {
 /** Which organ of the plant is spoken of, and whether a phrase is about it. */
 export class Organs {
   private readonly words: ReadonlySet<string>;
+  /** The ends of any part: they may be a leaf's or a shoot's. */
+  private readonly tips: ReadonlySet<string>;
 
   constructor(private readonly lexicon: Lexicon) {
     this.words = new Set(Object.values(lexicon.organs).flat());
+    this.tips = new Set(lexicon.classes['tip']);
   }
 
   /** True for the name of a part: "leaves", "bark". */
@@ -84,7 +87,7 @@ export class Organs {
       if (spoken.size === 0 || spoken.has(organ)) return true;
       if (kind !== 'symptom') return !isSaidOfAnother(match); // a creature or a fungus may sit anywhere
       if (isFar(match)) return true;
-      return match.at.some((i) => this.words.has(tokens[i]!.word)); // "shoots like little cabbages" says itself of what it is
+      return match.at.some((i) => this.isPart(tokens[i]!) || this.tips.has(tokens[i]!.word)); // "shoots like little cabbages" says itself of what it is
     };
   }
 }

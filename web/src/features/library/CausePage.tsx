@@ -208,7 +208,7 @@ export function CausePage() {
           )}
           <h2>Is it worth doing anything?</h2>
           <p>{cause.worth}</p>
-          <Aside>Leave it: {cause.leaveWhen}</Aside>
+          <Aside>When it can be left: {cause.leaveWhen}</Aside>
           <h2>What to do, gentle to strong</h2>
           <Options cause={cause} edition={edition} today={today} timing={timing} />
           {cause.cautions.length > 0 && <Warning>{cause.cautions.join(' ')}</Warning>}
