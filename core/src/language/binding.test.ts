@@ -26,6 +26,10 @@ describe('what a colour or size belongs to', () => {
     expect(bound('the leaves have gone very yellow')).toEqual(['yellow leaves']);
   });
   it('is nothing when something stands upon something', () => expect(bound('the spots on the leaves are brown')).toEqual([]));
+  it('reaches over a comma only where nothing was spoken of before it', () => {
+    expect(bound('small, brown spots')).toEqual(['small spots', 'brown spots']);
+    expect(bound('leaves brown, orange beetles')).toEqual(['orange beetles']);
+  });
   it('stays within its clause', () => expect(bound('they are brown. spots too')).toEqual([]));
 });
 

@@ -41,6 +41,7 @@ export class Bindings {
     for (let i = tokens.length - 2; i >= 0; i--) {
       const [here, next] = [tokens[i]!, tokens[i + 1]!];
       if (!qualities.has(here.word) || next.clause !== here.clause) continue;
+      if (next.breath !== here.breath && this.hasNounBefore(tokens, i)) continue; // "leaf edges brown, crust on the pot"
       if (nouns.has(next.word)) bound[i] = to(i + 1);
       else if (qualities.has(next.word))
         bound[i] = bound[i + 1]!; // "yellow orange spots"
@@ -66,6 +67,12 @@ export class Bindings {
         if (!binding || at.includes(binding.to) || tokens[i]!.clause !== tokens[binding.to]!.clause) return true;
         return binding.organ && !at.some((other) => this.organs.has(tokens[other]!.word));
       });
+  }
+
+  /** True where the breath of a quality has spoken of something already: "leaves brown, …", but not "small, brown spots". */
+  private hasNounBefore(tokens: readonly Token[], at: number): boolean {
+    const { clause, breath } = tokens[at]!;
+    return tokens.slice(0, at).some((token) => token.clause === clause && token.breath === breath && this.nouns.has(token.word));
   }
 
   /** Index of the noun a quality is said of with "is" or "turn", or -1: "the roots are very black". */
