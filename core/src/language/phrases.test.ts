@@ -51,6 +51,10 @@ describe('phrase patterns', () => {
     expect(scores['leaf ring']).toBeGreaterThan(scores['leaf spot']!);
   });
   it('names an unknown word class', () => expect(() => compilePhrase('{moon} spot', null, lexicon)).toThrow('unknown word class {moon}'));
+  it('takes a word with a hyphen for two, and none among alternatives', () => {
+    expect(compilePhrase('d-shaped hole', null, lexicon).terms).toHaveLength(3);
+    expect(() => compilePhrase('clear|see-through skin', null, lexicon)).toThrow('"clear|see-through" has a hyphen');
+  });
 });
 
 describe('scopes', () => {

@@ -46,10 +46,15 @@ function compileTerm(text: string, lexicon: Lexicon): Term {
   return term;
 }
 
-/** @throws RangeError for a word class the lexicon does not have */
+/**
+ * "D-shaped" asks for two words, as talk has them.
+ * @throws RangeError for a word class the lexicon does not have, and for an alternative with a hyphen, which would be two words of one
+ */
 export function compilePhrase<T>(pattern: string, value: T, lexicon: Lexicon): Phrase<T> {
   const nearness: Nearness = pattern.startsWith('=') ? 'adjacent' : pattern.startsWith('~') ? 'close' : 'loose';
   const words = pattern.replace(/^[=~]/, '').toLowerCase().replace(/'/g, '').split(/\s+/).filter(Boolean);
+  const parted = words.find((word) => !word.startsWith('-') && word.includes('-') && word.includes('|'));
+  if (parted !== undefined) throw new RangeError(`"${parted}" has a hyphen within an alternative: talk has two words there`);
   const asked = words.filter((word) => !word.startsWith('-')).flatMap((word) => word.split('-').filter(Boolean));
   const terms = asked.map((term) => compileTerm(term, lexicon));
   const without = words.filter((word) => word.startsWith('-')).map((word) => compileTerm(word.slice(1), lexicon));
