@@ -42,6 +42,15 @@ export interface Compiled {
   places: Record<'causes' | 'plants' | 'findings' | 'inspections', Map<string, Place>>;
 }
 
+/** Rows in the order of what these fields hold: like beside like travels shorter (three kilobytes of an edition), and no one else minds the order. */
+function likeBesideLike<Row extends object>(rows: readonly Row[], ...fields: (keyof Row)[]): Row[] {
+  const key = (row: Row) => JSON.stringify(fields.map((field) => row[field]));
+  return rows
+    .map((row) => ({ row, key: key(row) }))
+    .sort((a, b) => (a.key < b.key ? -1 : Number(a.key > b.key)))
+    .map(({ row }) => row);
+}
+
 const byId = <T extends { id: string }>(rows: readonly T[]): Map<string, T> => new Map(rows.map((row) => [row.id, row]));
 
 /**
@@ -78,7 +87,12 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const contents = {
     plants: plants.map((row) => toPlant(row, careOf(row, careForms, complaints))),
     findings: findings.map(toFinding),
-    causes: causes.flatMap((row) => toCause(row, formsById, shared, complaints) ?? []),
+    causes: likeBesideLike(
+      causes.flatMap((row) => toCause(row, formsById, shared, complaints) ?? []),
+      'kind',
+      'rates',
+      'id',
+    ),
     careTopics: topics.map(({ id, name, general, verbs, words, told }) => ({
       id,
       name,

@@ -43,8 +43,10 @@ export function claimable(edition: Edition): Map<string, Cause[]> {
 /** A name of one word counts in its own form, one or many: nobody who says "still green" claims greening. */
 export const claimPattern = (name: string): string => (/[\s-]/.test(name) ? `=${name}` : `${name}!|${name}s!|${name.replace(/s$/, '')}!`);
 
-/** Of the causes that share a name, the one that suits the plant and is met most. */
+/** Of the causes that share a name, the one that suits the plant and is met most; of equals, that with most hosts. */
 export function likeliest(causes: readonly Cause[], plant: Plant | null): Cause | null {
   const weight = (cause: Cause) => hostWeight(cause, plant) * COMMONNESS_VALUES[cause.commonness];
-  return causes.reduce<Cause | null>((best, cause) => (best === null || weight(cause) > weight(best) ? cause : best), null);
+  const hosts = (cause: Cause) => cause.hosts.include.length;
+  const order = (a: Cause, b: Cause) => weight(b) - weight(a) || hosts(b) - hosts(a) || (a.id < b.id ? -1 : 1);
+  return [...causes].sort(order)[0] ?? null;
 }
