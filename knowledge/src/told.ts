@@ -1,7 +1,8 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { CauseNames } from '@sounding/core/consult/causeNames.ts';
 import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
-import type { Cause, Edition, Lexicon, Plant } from '@sounding/core/edition/edition.ts';
+import type { Edition, Lexicon, Plant } from '@sounding/core/edition/edition.ts';
+import { likeliest } from '@sounding/core/language/claims.ts';
 import { PlantNames } from '@sounding/core/language/plants.ts';
 import { tokenise } from '@sounding/core/language/tokens.ts';
 import type { Complaint } from './read.ts';
@@ -23,7 +24,7 @@ export function telling(text: string, { irregular, stopWords }: Lexicon): string
 interface ToldCall {
   /** All that was said, opening and answers. */
   words: string;
-  causes: Cause[];
+  cause: string;
 }
 
 function parsed(text: string): unknown {
@@ -34,7 +35,7 @@ function parsed(text: string): unknown {
   }
 }
 
-/** The calls of a file whose cause the edition knows, with the causes they may mean: those that befall the plant spoken of. */
+/** The calls of a file whose cause the edition knows: of those it may mean and that befall the plant spoken of, the one named first, and the likeliest of a name. */
 function callsIn(file: string, edition: Edition, complaints: Complaint[]): ToldCall[] {
   const names = new CauseNames(edition);
   const plants = new PlantNames(edition, () => false);
@@ -55,8 +56,14 @@ function callsIn(file: string, edition: Edition, complaints: Complaint[]): ToldC
       }
       const { opening, host, facts, cause, also } = call.data;
       const plant = host ? plantOf(host) : null;
-      const meant = names.forPractice([...(cause ? [cause] : []), ...also]).map((id) => byId.get(id)!);
-      return [{ words: [opening, ...facts.map(({ say }) => say)].join(' . '), causes: meant.filter((one) => hostWeight(one, plant) > 0) }];
+      const given = [...(cause ? [cause] : []), ...also];
+      const meant = names
+        .forPractice(given)
+        .map((id) => byId.get(id)!)
+        .filter((one) => hostWeight(one, plant) > 0);
+      const named = given.map((name) => names.find([name])).map((ids) => meant.filter(({ id }) => ids.includes(id)));
+      const taught = likeliest(named.find((ones) => ones.length > 0) ?? meant, plant);
+      return taught ? [{ words: [opening, ...facts.map(({ say }) => say)].join(' . '), cause: taught.id }] : [];
     });
 }
 
@@ -68,7 +75,7 @@ const weightOf = (calls: number): number => Math.floor(Math.log2(calls));
 
 /**
  * Words callers used on more than one practice call, by cause: those its `heard` does not have, as often as they count, with spaces between. They teach
- * how a cause is put (core/src/language/likeness.ts); a call that may mean several causes teaches the one named first.
+ * how a cause is put (core/src/language/likeness.ts); a call that may mean several causes teaches one of them.
  * @param file one practice call a line; a folder of knowledge need not have any
  */
 export function toldByCause(file: string, edition: Edition, complaints: Complaint[]): Map<string, string> {
@@ -78,9 +85,7 @@ export function toldByCause(file: string, edition: Edition, complaints: Complain
   const stemsOf = (text: string) => new Set(tokenise(text, irregular).map(({ stem }) => stem));
   const heard = new Map(edition.causes.map((cause) => [cause.id, stemsOf(cause.heard ?? '')]));
   const told = new Map<string, Map<string, { word: string; calls: number }>>();
-  for (const { words, causes } of callsIn(file, edition, complaints)) {
-    const id = causes[0]?.id;
-    if (id === undefined) continue;
+  for (const { words, cause: id } of callsIn(file, edition, complaints)) {
     const bag = told.get(id) ?? new Map<string, { word: string; calls: number }>();
     told.set(id, bag);
     const inCall = new Set<string>();

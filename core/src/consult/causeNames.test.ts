@@ -46,6 +46,9 @@ describe('on practice calls', () => {
     expect(names.forPractice(['natural ageing'])).toEqual(['old']);
     expect(names.forPractice(['Nothing wrong with it'])).toEqual(['old']);
   });
+  it('what is called normal and by a name of something else may be either', () =>
+    expect(names.forPractice(['normal', 'gall mites on the leaves'])).toEqual(['galls', 'old']));
+  it('what is called normal and by name is that', () => expect(names.forPractice(['old leaves', 'normal'])).toEqual(['old']));
   it('a name in other forms of the same words is found at last', () => {
     expect(names.forPractice(['insufficient winter chill'])).toEqual(['chill']);
     expect(names.forPractice(['too little chilling'])).toEqual(['chill']);

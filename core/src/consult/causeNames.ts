@@ -42,7 +42,7 @@ type Index = Map<string, Set<string>>;
 export class CauseNames {
   private readonly byName: Index = new Map();
   private readonly byGenus: Index = new Map();
-  private readonly normal: string[];
+  private readonly normal: ReadonlySet<string>;
   private near: NearNames | null = null;
 
   constructor(private readonly edition: Edition) {
@@ -51,7 +51,7 @@ export class CauseNames {
       for (const name of namesOf(cause).map(plain)) if (name !== '') file(this.byName, name, cause.id);
       for (const name of (cause.latin ?? '').split(/,| and /).map(plain)) if (/^[a-z]+$/.test(name)) file(this.byGenus, name, cause.id);
     }
-    this.normal = edition.causes.filter(({ kind }) => kind === 'normal').map(({ id }) => id);
+    this.normal = new Set(edition.causes.filter(({ kind }) => kind === 'normal').map(({ id }) => id));
   }
 
   private named(name: string): string[] {
@@ -69,8 +69,8 @@ export class CauseNames {
   }
 
   /**
-   * For the looser names of practice calls: a whole name counts first, then a known name within a longer one, then a genus; what is only called
-   * normal may be any normal state; at last a name counts that says nearly the same.
+   * For the looser names of practice calls: a whole name counts first, then a known name within a longer one, then a genus; what is called normal
+   * and by no name of a normal state may be any of them; at last a name counts that says nearly the same.
    */
   forPractice(names: readonly string[]): string[] {
     const wanted = names.map(plain);
@@ -78,11 +78,12 @@ export class CauseNames {
       phrasesIn(name)
         .map((phrase) => this.named(phrase))
         .find((ids) => ids.length > 0) ?? [];
+    const isNormal = wanted.some((name) => CALLED_NORMAL.test(name));
     for (const look of [(name: string) => this.named(name), within, (name: string) => this.ofGenus(name)]) {
       const found = wanted.flatMap(look);
-      if (found.length > 0) return [...new Set(found)];
+      if (found.length > 0) return [...new Set(isNormal && !found.some((id) => this.normal.has(id)) ? [...found, ...this.normal] : found)];
     }
-    if (wanted.some((name) => CALLED_NORMAL.test(name))) return this.normal;
+    if (isNormal) return [...this.normal];
     this.near ??= new NearNames(this.edition, (cause) => namesOf(cause).map(plain));
     return [...new Set(wanted.flatMap((name) => this.near!.find(name)))];
   }

@@ -61,7 +61,9 @@ function isWondered(tokens: readonly Token[], { value, at }: Match): boolean {
         .map((token) => token.word)
         .join(' '),
     );
-  if (value.kind !== 'finding' || !here.asking || !(wonders(breath) || (wonders(clause) && goesOn(breath)))) return false;
+  // "it has silvery bits, is that the mildew" asks though nobody wrote its mark
+  const asks = here.asking || clause.some((token) => token.breath < here.breath);
+  if (value.kind !== 'finding' || !((asks && wonders(breath)) || (here.asking && wonders(clause) && goesOn(breath)))) return false;
   if (at.some((i) => isVerdict(tokens[i]!))) return true;
   const before = tokens.slice(0, at[0]).filter((token) => token.clause === here.clause && token.breath === here.breath);
   return !asksOpinion(clause) && !isCondition(tokens, at) && !takesForGranted(before);
