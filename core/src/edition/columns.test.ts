@@ -24,8 +24,13 @@ describe('an edition by column', () => {
     const lists = [[lookAlike('beetle'), lookAlike('cold')], [], [{ ...lookAlike('mildew'), separate: [] }]];
     const causes = smallEdition.causes.map((cause, i) => ({ ...cause, lookAlikes: lists[i]! }));
     const packed = asColumns({ ...smallEdition, causes });
-    expect(packed.lookAlikes).toMatchObject({ rows: 3, counts: [2, 0, 1], fields: { cause: ['beetle', 'cold', 'mildew'] } });
+    expect(packed.lookAlikes).toMatchObject({ rows: 3, counts: [2, 0, 1], fields: { cause: [1, 2, 0] } });
     expect(asRows(packed).causes.map(({ lookAlikes }) => lookAlikes)).toEqual(lists);
+  });
+  it('keeps a look-alike that is in no edition under its id', () => {
+    const lookAlikes = [{ cause: 'elsewhere', separate: ['unheard-of'], say: 'not here' }];
+    const causes = smallEdition.causes.map((cause) => ({ ...cause, lookAlikes }));
+    expect(asRows(asColumns({ ...smallEdition, causes })).causes[0]!.lookAlikes).toEqual(lookAlikes);
   });
   it('keeps options, windows and care that recur once, and gives each row its own again', () => {
     const leave = { id: 'leave', act: 'none', title: 'Leave it' } as unknown as Cause['options'][number];

@@ -1,6 +1,7 @@
 import type { Answer, Cause, CauseRate, Edition, Finding, Plant } from './edition.ts';
 import { packHosts, unpackHosts } from './hostLines.ts';
 import { packPhrases, phraseWords, unpackPhrases } from './phraseLines.ts';
+import { Places } from './places.ts';
 import { packRates, unpackRates } from './rateLines.ts';
 import { fromPlaces, recurringIn, withPlaces } from './recurring.ts';
 import { bagWords, packBag, unpackBag } from './wordBags.ts';
@@ -81,6 +82,13 @@ function toRows(columns: Columns): object[] {
   );
 }
 
+/** Look-alikes with their references to causes and findings in another form: places as they travel, ids in a row. */
+function referringBy<From, To>(nested: NestedColumns, causeAs: (cause: From) => To, findingAs: (finding: From) => To): NestedColumns {
+  if (nested.rows === 0) return nested;
+  const { cause, separate, ...fields } = nested.fields as { cause: From[]; separate: From[][] };
+  return { ...nested, fields: { cause: cause.map(causeAs), separate: separate.map((findings) => findings.map(findingAs)), ...fields } };
+}
+
 function toNested(lists: readonly (readonly object[] | null)[]): NestedColumns {
   return { ...toColumns(lists.flatMap((list) => list ?? [])), counts: lists.map((list) => list?.length ?? null) };
 }
@@ -105,12 +113,14 @@ export function asColumns(edition: Edition): EditionColumns {
   if (others.rates) others.rates = (others.rates as CauseRate[][]).map(packRates);
   if (others.hosts) others.hosts = (others.hosts as Cause['hosts'][]).map(packHosts);
   const recurring: Record<string, object[]> = {};
+  const ofCauses = new Places(edition.causes.map(({ id }) => id));
+  const ofFindings = new Places(edition.findings.map(({ id }) => id));
   const plants = takeRecurring(toColumns(edition.plants), RECURRING.plants, recurring);
   return {
     ...edition,
     causes: takeRecurring({ ...causes, fields: inOrder(others) }, RECURRING.causes, recurring),
     findings: withPhrases(edition.findings, (words) => packPhrases(words, code)) as PackedFinding[],
-    [NESTED]: toNested(lists as (object[] | null)[]),
+    [NESTED]: referringBy(toNested(lists as (object[] | null)[]), ofCauses.of, ofFindings.of),
     plants,
     recurring,
     words: list.join(' '),
@@ -120,7 +130,10 @@ export function asColumns(edition: Edition): EditionColumns {
 /** The edition again. A field that was null comes back missing. */
 export function asRows({ words, causes, plants, findings, recurring, [NESTED]: nested, ...rest }: EditionColumns): Edition {
   const code = new WordCode(words.split(' '));
-  const fields: Record<string, unknown[]> = { ...giveBack(causes, RECURRING.causes, recurring).fields, [NESTED]: fromNested(nested) };
+  const ofCauses = new Places((causes.fields.id ?? []) as string[]);
+  const ofFindings = new Places(findings.map(({ id }) => id));
+  const lists = fromNested(referringBy(nested, ofCauses.id, ofFindings.id));
+  const fields: Record<string, unknown[]> = { ...giveBack(causes, RECURRING.causes, recurring).fields, [NESTED]: lists };
   for (const field of BAGS) if (fields[field]) fields[field] = (fields[field] as (string | null)[]).map((bag) => unpackBag(bag, code));
   if (fields.rates) fields.rates = (fields.rates as (string | CauseRate[])[]).map(unpackRates);
   if (fields.hosts) fields.hosts = (fields.hosts as (string | Cause['hosts'])[]).map(unpackHosts);
