@@ -73,6 +73,12 @@ test.describe('when the server is away', () => {
     await expect(page.getByText('Leaf shape: cupped like little spoons or cabbages').first()).toBeVisible();
     await expect(page.getByLabel('What the caller says')).toHaveValue('half a sentence');
   });
+  test('a page that does not exist says so, and the way elsewhere stands above it', async ({ page }) => {
+    await page.goto('/library/causes/mildew');
+    await expect(page.getByRole('alert')).toHaveText(/There is no such page\. Back to the desk/);
+    await page.getByRole('link', { name: 'Library', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'Library' })).toBeVisible();
+  });
   test('a case that does not exist says so', async ({ page }) => {
     await page.goto('/case/00000000-0000-4000-8000-000000000000');
     await expect(page.getByRole('alert')).toContainText('This desk has no such case.');

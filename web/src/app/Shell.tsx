@@ -69,7 +69,8 @@ const Main = styled.main`
     overflow: visible;
   }
 `;
-const Centred = styled.div`
+/** A word or two in place of a view. */
+export const Centred = styled.div`
   padding: 60px 24px;
   text-align: center;
 `;
