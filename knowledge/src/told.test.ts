@@ -49,6 +49,10 @@ describe('what practice calls teach of the words for a cause', () => {
     const names = { opening: 'zorble', host: plant!.id, cause: mildew!.name, also: [beetle!.name] };
     expect([...told([names, names]).keys()]).toEqual([mildew!.id]);
   });
+  it('teaches the cause that is named first where a call may mean several', () => {
+    const names = { opening: 'zorble', cause: beetle!.name, also: [mildew!.name] };
+    expect([...told([names, names]).keys()]).toEqual([beetle!.id]);
+  });
   it('names the line of a call it cannot read', () => {
     const complaints: Complaint[] = [];
     told([{ opening: 'zorble', cause: mildew!.name }, { cause: mildew!.name }, 'not JSON'], complaints);

@@ -38,6 +38,8 @@ describe('findings', () => {
   it('marks doubt in the channel', () => expect(read('maybe powder').readings[0]?.channel).toBe('caller-unsure'));
   it('forgives one wrong letter in a known word', () => expect(pairs('white powdr on it')).toEqual(['coating=white']));
   it('keeps what it cannot place, without the small words', () => expect(read('the zorble has powder').notUnderstood).toEqual(['zorble']));
+  it('takes a worried question behind a statement for no finding, though it has no mark', () =>
+    expect(pairs('it has holes, is it powder')).toEqual(['holes=some']));
   it.each(['Is it powder?', 'Is the powder spreading?', 'Could it get powder?'])('takes a worried question for no finding: %s', (worry) =>
     expect(pairs(`there are holes. ${worry}`)).toEqual(['holes=some']),
   );
