@@ -5,6 +5,8 @@ import type { CaseTable } from '@sounding/core/diagnosis/learn.ts';
 import { learnFrom, type LearnedChange } from '@sounding/core/diagnosis/learning.ts';
 import { fitOneDependence, type OneDependenceModel } from '@sounding/core/diagnosis/oneDependence.ts';
 import type { Edition, Outcome } from '@sounding/core/edition/edition.ts';
+import { likeliest } from '@sounding/core/language/claims.ts';
+import { PlantNames } from '@sounding/core/language/plants.ts';
 import { generator, shuffled } from '@sounding/core/numbers/random.ts';
 import { isoDate } from '@sounding/core/season/calendar.ts';
 import { UsageError } from './input.ts';
@@ -88,17 +90,23 @@ const share = (part: number, all: number): number => (all === 0 ? 0 : round(part
 /** Cases told in the edition's own terms: what they would change in its odds and rates. */
 function changesOf(sheet: Sheet, label: string, options: LearnOptions, edition: Edition): { matched: number; changes: LearnedChange[] } | null {
   const names = new CauseNames(edition);
+  const plants = new PlantNames(edition, () => false);
   const findings = sheet.header.flatMap((column) => edition.findings.find((finding) => finding.id === column) ?? []);
   const newest = options.date ? sheet.rows.map((row) => row[options.date!] ?? '').sort()[sheet.rows.length - 1] : undefined;
   const today = options.today ?? newest;
   const outcomes = sheet.rows.flatMap((row): Outcome[] => {
-    const [cause] = names.find([row[label] ?? '']);
+    const plant = options.host ? plants.resolve(row[options.host] ?? '') : null;
+    const named = new Set(names.find([row[label] ?? '']));
+    const cause = likeliest(
+      edition.causes.filter(({ id }) => named.has(id)),
+      plant,
+    );
     if (!cause) return [];
     const on = (options.date ? row[options.date] : undefined) ?? today ?? '';
     return [
       {
-        cause,
-        host: options.host ? (row[options.host] ?? null) : null,
+        cause: cause.id,
+        host: plant?.id ?? null,
         on,
         findings: findings.flatMap(({ id }) => (row[id] ? [{ finding: id, answer: row[id] }] : [])),
       },
