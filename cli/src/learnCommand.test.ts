@@ -26,11 +26,14 @@ describe('learn', () => {
     expect(far.after).toBeGreaterThan(far.before);
     expect(changes.find((c) => c.cause === 'pear-rust' && c.what === 'odds')!.after).toBeGreaterThan(1);
   });
-  it('takes plants by any of their names, and a name of several causes for the one that befalls the plant', () => {
-    const csv = `cause,plant,on,leaf-spots\n${'pear rust,Pyrus communis,2026-06-14,orange-bright\n'.repeat(4)}aphids,pear,2026-06-01,none`;
+  it.each([
+    ['Pyrus communis', 'pear-rust', 'juniper-rust-galls'],
+    ['Juniperus communis', 'juniper-rust-galls', 'pear-rust'],
+  ])('takes plants by any of their names, and a name of several causes for the one that befalls the plant: %s', (plant, taught, other) => {
+    const csv = `cause,plant,on,leaf-spots\n${`pear rust,${plant},2026-06-14,orange-bright\n`.repeat(4)}aphids,pear,2026-06-01,none`;
     const changes = learn(csv, { label: 'cause', host: 'plant', date: 'on' })['changes'] as { cause: string }[];
-    expect(changes.map(({ cause }) => cause)).toContain('pear-rust');
-    expect(changes.map(({ cause }) => cause)).not.toContain('juniper-rust-galls');
+    expect(changes.map(({ cause }) => cause)).toContain(taught);
+    expect(changes.map(({ cause }) => cause)).not.toContain(other);
   });
   it.each<[string, LearnOptions, RegExp]>([
     ['a,b\n1,2', {}, /^--label: names the column; the file has a, b/],

@@ -48,6 +48,7 @@ describe('on practice calls', () => {
   });
   it('what is called normal and by a name of something else may be either', () =>
     expect(names.forPractice(['normal', 'gall mites on the leaves'])).toEqual(['galls', 'old']));
+  it('but not what is something else and only besides called normal', () => expect(names.forPractice(['gall mites', 'normal'])).toEqual(['galls']));
   it('what is called normal and by name is that', () => expect(names.forPractice(['old leaves', 'normal'])).toEqual(['old']));
   it('a name in other forms of the same words is found at last', () => {
     expect(names.forPractice(['insufficient winter chill'])).toEqual(['chill']);

@@ -69,8 +69,8 @@ export class CauseNames {
   }
 
   /**
-   * For the looser names of practice calls: a whole name counts first, then a known name within a longer one, then a genus; what is called normal
-   * and by no name of a normal state may be any of them; at last a name counts that says nearly the same.
+   * For the looser names of practice calls: a whole name counts first, then a known name within a longer one, then a genus; what is first called
+   * normal, and by no name of a normal state, or only called normal, may be any of them; at last a name counts that says nearly the same.
    */
   forPractice(names: readonly string[]): string[] {
     const wanted = names.map(plain);
@@ -78,12 +78,13 @@ export class CauseNames {
       phrasesIn(name)
         .map((phrase) => this.named(phrase))
         .find((ids) => ids.length > 0) ?? [];
-    const isNormal = wanted.some((name) => CALLED_NORMAL.test(name));
+    const isCalledNormal = (name: string) => CALLED_NORMAL.test(name);
     for (const look of [(name: string) => this.named(name), within, (name: string) => this.ofGenus(name)]) {
       const found = wanted.flatMap(look);
-      if (found.length > 0) return [...new Set(isNormal && !found.some((id) => this.normal.has(id)) ? [...found, ...this.normal] : found)];
+      const mayBeAny = wanted.slice(0, 1).some(isCalledNormal) && !found.some((id) => this.normal.has(id));
+      if (found.length > 0) return [...new Set(mayBeAny ? [...found, ...this.normal] : found)];
     }
-    if (isNormal) return [...this.normal];
+    if (wanted.some(isCalledNormal)) return [...this.normal];
     this.near ??= new NearNames(this.edition, (cause) => namesOf(cause).map(plain));
     return [...new Set(wanted.flatMap((name) => this.near!.find(name)))];
   }
