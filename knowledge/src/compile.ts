@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { join } from 'node:path';
-import type { Cause, Edition } from '@sounding/core/edition/edition.ts';
+import type { Cause, Edition, Inspection } from '@sounding/core/edition/edition.ts';
 import type { z } from 'zod';
 import { toCause, toWindow, type Shared } from './causes.ts';
 import { withDesk, type DeskEntry } from './desk.ts';
@@ -39,6 +39,8 @@ export interface Compiled {
   families: Placed<z.infer<typeof familyRow>>[];
   /** Standard works to check an entry against, cited, by cause id. */
   works: ReadonlyMap<string, string[]>;
+  /** Tests that are read out step by step. Neither they nor the works travel in the edition. */
+  inspections: Inspection[];
   places: Record<'causes' | 'plants' | 'findings' | 'inspections', Map<string, Place>>;
 }
 
@@ -109,7 +111,6 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
       hosts: { include: hosts as Cause['hosts']['include'], exclude: [] },
       window: toWindow(id, window, 'memory'),
     })),
-    inspections: inspections.map(toInspection),
     lexicon: shared.lexicon,
     sources: sources.map(({ id, cite }) => ({ id, cite })),
     schools: schools.map(({ id, question, views, ours, mark }) => ({ id, question, views, ours, mark })),
@@ -147,5 +148,12 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
       seen.set(row.id, row.place);
     }
   }
-  return { edition: { version: `${EDITION_NAME}-${digest}`, ...contents }, complaints, families, works, places };
+  return {
+    edition: { version: `${EDITION_NAME}-${digest}`, ...contents },
+    complaints,
+    families,
+    works,
+    inspections: inspections.map(toInspection),
+    places,
+  };
 }

@@ -211,8 +211,7 @@ export function lint(compiled: Compiled, changed: ReadonlySet<string> | null = n
     if (!edition.plants.some((plant) => hostWeight(task, plant) > 0)) say('no plant of this edition is meant by it');
     if (!hasDates(task.window)) say('its window has no dates');
   }
-  for (const inspection of edition.inspections ?? [])
-    lintInspection(inspection, edition, sayAt(inspection.id, places.inspections.get(inspection.id)));
+  for (const inspection of compiled.inspections) lintInspection(inspection, edition, sayAt(inspection.id, places.inspections.get(inspection.id)));
   const cited = new Set(edition.causes.flatMap((c) => [c, ...c.rates, ...c.windows, ...c.options].flatMap((item) => item.source ?? [])));
   for (const source of edition.sources)
     if (!cited.has(source.id)) sayAt(source.id, { file: 'sources.yaml', line: 1 })('no figure rests on this source', 'warning');

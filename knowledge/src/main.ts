@@ -7,7 +7,7 @@ import { compile } from './compile.ts';
 import { lint } from './lint.ts';
 
 /**
- * `knowledge` lints and writes dist/edition.json and dist/works.json, with `--pack` also as it travels (VERSION.edition.br, some seconds);
+ * `knowledge` lints and writes dist/edition.json, dist/works.json and dist/inspections.json, with `--pack` also as it travels (VERSION.edition.br, some seconds);
  * `knowledge --lint` only lints. Exit 1 on any error.
  */
 const here = join(dirname(fileURLToPath(import.meta.url)), '..');
@@ -24,6 +24,7 @@ if (!process.argv.includes('--lint')) {
   mkdirSync(join(here, 'dist'), { recursive: true });
   writeFileSync(join(here, 'dist', 'edition.json'), JSON.stringify(edition));
   writeFileSync(join(here, 'dist', 'works.json'), JSON.stringify(Object.fromEntries(compiled.works)));
+  writeFileSync(join(here, 'dist', 'inspections.json'), JSON.stringify(compiled.inspections));
   for (const old of readdirSync(join(here, 'dist')).filter((name) => name.endsWith('.edition.br'))) rmSync(join(here, 'dist', old));
   if (process.argv.includes('--pack'))
     writeFileSync(join(here, 'dist', `${edition.version}.edition.br`), brotliCompressSync(JSON.stringify(packEdition(edition))));

@@ -46,6 +46,7 @@ beforeAll(async () => {
     db: connection.db,
     library: new DeskLibrary(connection.db, knowledgeRoot, edition),
     works: new Map(),
+    inspections: [],
     packed: new PackedEditions(),
     now: () => new Date('2026-06-14T09:00:00Z'),
     secureCookies: false,

@@ -1,4 +1,5 @@
 import { COORDINATOR } from '@sounding/contract/api.ts';
+import type { Inspection } from '@sounding/core/edition/edition.ts';
 import { eq } from 'drizzle-orm';
 import type { Request, Response } from 'express';
 import type { Database } from './db/connect.ts';
@@ -16,6 +17,8 @@ export interface Services {
   library: DeskLibrary;
   /** Standard works to check an entry of the library against, cited, by cause id. */
   works: ReadonlyMap<string, readonly string[]>;
+  /** Tests that are read out step by step. */
+  inspections: readonly Inspection[];
   /** Editions as they are sent. */
   packed: PackedEditions;
   now: () => Date;

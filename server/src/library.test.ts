@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
 import { entryView, importView, libraryChange, sessionView, type SessionView } from '@sounding/contract/api.ts';
+import type { Inspection } from '@sounding/core/edition/edition.ts';
 import { openTestDesk, type TestDesk } from './testDesk.ts';
 
 // every write compiles and lints the whole library
@@ -35,6 +36,12 @@ describe('the library of a desk', () => {
     const works = (await desk.agent.get('/api/library/works/clubroot').expect(200)).body as string[];
     expect(works[0]).toContain('clubroot disease');
     expect((await desk.agent.get('/api/library/works/phantom').expect(200)).body).toEqual([]);
+  });
+  it('gives the tests that are read out, whose results are readings of the edition', async () => {
+    const tests = (await desk.agent.get('/api/library/inspections').expect(200)).body as Inspection[];
+    const scratch = tests.find(({ id }) => id.startsWith('scratch'));
+    expect(scratch?.steps.length).toBeGreaterThan(1);
+    expect(scratch?.results.flatMap(({ readings }) => readings)).not.toHaveLength(0);
   });
   it('is not written by a volunteer', async () => {
     await seat('volunteer');

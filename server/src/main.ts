@@ -1,7 +1,7 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { join } from 'node:path';
-import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { Edition, Inspection } from '@sounding/core/edition/edition.ts';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { connect, migrateDatabase, type Database } from './db/connect.ts';
@@ -35,8 +35,8 @@ async function main(): Promise<void> {
   const root = need('SOUNDING_ROOT');
   const port = Number(process.env['PORT'] ?? 4747);
   if (!Number.isInteger(port) || port < 0 || port > 65535) throw new Error(`PORT: "${process.env['PORT'] ?? ''}" is not a port number`);
-  const edition = JSON.parse(readFileSync(join(root, 'knowledge/dist/edition.json'), 'utf8')) as Edition;
-  const works = JSON.parse(readFileSync(join(root, 'knowledge/dist/works.json'), 'utf8')) as Record<string, string[]>;
+  const knowledge = <Part>(file: string) => JSON.parse(readFileSync(join(root, 'knowledge/dist', file), 'utf8')) as Part;
+  const edition = knowledge<Edition>('edition.json');
   const connection = connect(need('DATABASE_URL'), (error) => log.warn({ err: error.message }, 'database connection lost'));
   await migrateDatabase(connection, join(root, 'server/drizzle'));
   if (process.env['SOUNDING_DEMO'] !== '0') await seedDemo(connection.db, edition);
@@ -51,7 +51,8 @@ async function main(): Promise<void> {
     {
       db,
       library: new DeskLibrary(db, join(root, 'knowledge/data'), edition),
-      works: new Map(Object.entries(works)),
+      works: new Map(Object.entries(knowledge<Record<string, string[]>>('works.json'))),
+      inspections: knowledge<Inspection[]>('inspections.json'),
       packed: new PackedEditions(packedAtBuild(root, edition.version)),
       now,
       secureCookies: false,

@@ -54,7 +54,7 @@ export async function openTestDesk(
   const knowledgeRoot = fileURLToPath(new URL('../../knowledge/data', import.meta.url));
   const base = process.env['DATABASE_URL'] ?? '';
   const databaseName = `sounding_${name}_${process.pid}`;
-  const { edition, works } = compile(knowledgeRoot);
+  const { edition, works, inspections } = compile(knowledgeRoot);
   const admin = connect(base, () => undefined);
   await admin.pool.query(`create database ${databaseName}`);
   const connection = connect(base.replace(/\/[^/]+$/, `/${databaseName}`), () => undefined);
@@ -65,6 +65,7 @@ export async function openTestDesk(
     db: connection.db,
     library: new DeskLibrary(connection.db, knowledgeRoot, edition),
     works,
+    inspections,
     packed: new PackedEditions(),
     now: () => new Date('2026-06-14T09:00:00Z'),
     secureCookies: false,

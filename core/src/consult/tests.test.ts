@@ -15,12 +15,9 @@ const test = (id: string, ...readings: [string, string][]): Inspection => ({
   mark: 'memory',
 });
 // mildew shows white powder and a positive test, beetle shows holes, cold follows frost
-const edition = {
-  ...smallEdition,
-  inspections: [test('rub', ['coating', 'white'], ['coating', 'none']), test('beat', ['holes', 'some']), test('plate', ['test', 'positive'])],
-};
+const tests = [test('rub', ['coating', 'white'], ['coating', 'none']), test('beat', ['holes', 'some']), test('plate', ['test', 'positive'])];
 const ids = (leader: string, asked: string | null = null, answered: string[] = []) =>
-  testsFor(edition, { candidates: [{ cause: leader, probability: 0.9 }], answered: new Set(answered), asked }).map(({ id }) => id);
+  testsFor(smallEdition, { tests, candidates: [{ cause: leader, probability: 0.9 }], answered: new Set(answered), asked }).map(({ id }) => id);
 
 describe('tests for a case', () => {
   it('are those that would show something of what is likely', () => {
@@ -30,15 +27,15 @@ describe('tests for a case', () => {
   });
   it('put the one first that settles the question asked', () => expect(ids('mildew', 'test')).toEqual(['plate', 'rub']));
   it('leave out what is known already', () => expect(ids('mildew', null, ['coating'])).toEqual(['plate']));
-  it('are none while nothing is likely, or for an edition without tests', () => {
+  it('are none while nothing is likely, or no tests are at hand', () => {
     expect(ids('unlisted')).toEqual([]);
-    expect(testsFor(smallEdition, { candidates: [{ cause: 'mildew', probability: 1 }], answered: new Set(), asked: null })).toEqual([]);
+    expect(testsFor(smallEdition, { tests: [], candidates: [{ cause: 'mildew', probability: 1 }], answered: new Set(), asked: null })).toEqual([]);
   });
   it('weigh the causes by how likely they are', () => {
     const candidates = [
       { cause: 'beetle', probability: 0.8 },
       { cause: 'mildew', probability: 0.2 },
     ];
-    expect(testsFor(edition, { candidates, answered: new Set(), asked: null }).map(({ id }) => id)[0]).toBe('beat');
+    expect(testsFor(smallEdition, { tests, candidates, answered: new Set(), asked: null }).map(({ id }) => id)[0]).toBe('beat');
   });
 });

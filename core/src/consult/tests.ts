@@ -20,6 +20,8 @@ function shows(cause: Cause, test: Inspection, absent: ReadonlyMap<string, strin
 const findingsOf = (test: Inspection): Set<string> => new Set(test.results.flatMap(({ readings }) => readings.map(({ finding }) => finding)));
 
 export interface TestsInput {
+  /** The tests of the trade. They do not travel in the edition: nothing that reasons needs them. */
+  tests: readonly Inspection[];
   candidates: readonly { cause: string; probability: number }[];
   /** Findings that are answered already. */
   answered: ReadonlySet<string>;
@@ -28,14 +30,14 @@ export interface TestsInput {
 }
 
 /** Tests that would show something of what is likely now, the most telling first; those that only repeat what is known are left out. */
-export function testsFor(edition: Edition, { candidates, answered, asked }: TestsInput): Inspection[] {
+export function testsFor(edition: Edition, { tests, candidates, answered, asked }: TestsInput): Inspection[] {
   const causes = candidates.slice(0, CANDIDATES).flatMap(({ cause: id, probability }) => {
     const cause = edition.causes.find((one) => one.id === id);
     return cause ? [{ cause, probability }] : [];
   });
   const absent = new Map(edition.findings.map((finding) => [finding.id, finding.absent]));
   const all = causes.reduce((sum, { probability }) => sum + probability, 0);
-  return (edition.inspections ?? [])
+  return tests
     .map((test) => {
       const findings = findingsOf(test);
       const telling = causes.reduce((sum, { cause, probability }) => sum + (probability / (all || 1)) * shows(cause, test, absent), 0);

@@ -435,8 +435,6 @@ export interface Edition {
   careTopics: CareTopic[];
   /** Editions from before 2026.12 have none. */
   careTasks?: CareTask[];
-  /** Editions from before 2026.12 have none. */
-  inspections?: Inspection[];
   lexicon: Lexicon;
   sources: Source[];
   schools: School[];

@@ -6,7 +6,7 @@ import type { Scales } from './scales.ts';
 import type { UnderstoodReading } from './taking.ts';
 import { NOTHING, onScale, type Understanding } from './understanding.ts';
 import type { Vocabulary } from './vocabulary.ts';
-import { answerIn, beyondYesOrNo, isAnswerWord } from './yesOrNo.ts';
+import { answerIn, beyondYesOrNo, isAnswerWord, saysSound } from './yesOrNo.ts';
 
 /** "Is it near a heater?" – "no" does not put it out of doors. */
 const ASKS_NEAR = /\b(?:near|beside|next to|close to|by (?:a|the|any))\b/i;
@@ -17,6 +17,8 @@ const ASKS_ANY = /^\s*(?:and |so )?(?:(?:are|is) there )?any\b/i;
 const THINGS =
   /^(?:spots?|blotch(?:es)?|marks?|holes?|rings?|bumps?|lumps?|webs?|webbing|powder|mould|mold|fuzz|dust|coating|insects?|bugs?|flies|caterpillars?|worms?|grubs?|droppings|eggs?|galls?|mushrooms?|patch(?:es)?|mounds?|tunnels?)$/;
 
+/** The word in which the knowledge knows what is sound, for all that people say. */
+const SOUND = 'fine';
 /** Words of a yes without the word that says no more: "quite a lot". */
 const MOST_BARE_WORDS = 3;
 
@@ -146,11 +148,27 @@ export class Answering {
       .map(({ finding, answer }): UnderstoodReading => ({ finding, answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] }));
   }
 
+  /** Which answer of our own question was given: in its own words, or as nothing at all to be seen. */
+  private offeredAnswer(asked: Finding, say: string): { answer: string; whole: boolean } | null {
+    const isSound = saysSound(say) && (asked.kind === 'symptom' || asked.kind === 'sign');
+    return isSound && asked.absent !== undefined ? { answer: asked.absent, whole: true } : this.ownAnswers.taken(asked, say);
+  }
+
+  /** "Roots?" – "nothing wrong with them": what the knowledge reads of fine roots, and in the words that were said. */
+  private readSound(ask: string, say: string): Understanding {
+    const read = this.readFreely(ask, SOUND, null);
+    return {
+      ...read,
+      readings: read.readings.map((reading) => ({ ...reading, from: `${ask} – ${say}` })),
+      notUnderstood: read.notUnderstood.map((run) => (run === SOUND ? say : run)),
+    };
+  }
+
   /** Reads an answer in the light of its question: "is it sticky?" – "yes, and the floor under it". */
   read(ask: string, say: string): Understanding {
     const asked = this.ownAnswers.asked(ask);
-    const offered = asked && this.ownAnswers.taken(asked, say);
-    if (!asked || !offered) return this.readFreely(ask, say, asked);
+    const offered = asked && this.offeredAnswer(asked, say);
+    if (!asked || !offered) return saysSound(say) ? this.readSound(ask, say) : this.readFreely(ask, say, asked);
     const taken: UnderstoodReading = { finding: asked.id, answer: offered.answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] };
     if (offered.whole) return { ...this.reading(say, 'caller'), readings: [taken], notUnderstood: [] };
     const read = this.readFreely(ask, say, asked);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Finding } from '../edition/edition.ts';
 import { asBeginning, channelOf, choiceTaken, deniedAsk, meansAllAsked, presupposes, settledBy, withoutChoices } from './answers.ts';
-import { answerIn, beyondYesOrNo, isAnswerWord, saysYesOrNo } from './yesOrNo.ts';
+import { answerIn, beyondYesOrNo, isAnswerWord, saysSound, saysYesOrNo } from './yesOrNo.ts';
 
 const finding = (ids: string[], absent?: string): Finding => ({
   id: 'f',
@@ -40,6 +40,21 @@ describe('where and with whom', () => {
     ['not a bud', 'Has it flowered?', 'no'],
     ['not a lot', 'Has it flowered?', 'other'],
   ])('%s', (say, ask, kind) => expect(answerIn(say, ask)).toBe(kind));
+});
+
+describe('what is said of sound things', () => {
+  it.each([
+    'fine',
+    "they're alright",
+    'nothing wrong with them',
+    'well, they look perfectly normal to me',
+    'no problem there',
+    "I can't see anything wrong",
+  ])('%s', (say) => expect(saysSound(say)).toBe(true));
+  it.each(['fine webs', 'good and wet', 'no', 'nothing', 'they look healthy but small', 'no problem spots', 'normal for a week'])(
+    'is more than that: %s',
+    (say) => expect(saysSound(say)).toBe(false),
+  );
 });
 
 describe('what a question takes for granted', () => {

@@ -11,7 +11,10 @@ export const channelOf = (say: string): Channel => (DOUBT.test(say) ? 'caller-un
 export const asBeginning = (ask: string): string =>
   ask
     .replace(/[.;!?:\n]/g, ' ')
-    .replace(/^\s*(?:and |so )?(?:when|how|where|what|which|why|who)\b(?:\s+(?:long|often|much|many|fast|old|big|tall|deep|exactly))?\s*/i, '')
+    .replace(
+      /^\s*(?:and |so )?(?:when|how|where|what|which|why|who)\b(?:['’]s\b)?(?:\s+(?:long|often|much|many|fast|old|big|tall|deep|exactly))?\s*/i,
+      '',
+    )
     .replace(/^(?:did|do|does|was|were|is|are|has|have|had)\s+/i, '');
 
 /** Words that do not say which of two things is meant. */

@@ -77,7 +77,11 @@ describe('of causes that share a name', () => {
       )?.id,
     ).toBe('cold'));
   it('and of equals the one with most hosts', () => {
-    const of = (id: string, ...plants: string[]) => ({ ...mildew, id, hosts: { include: plants.map((plant) => ({ plant, weight: 1 })), exclude: [] } });
+    const of = (id: string, ...plants: string[]) => ({
+      ...mildew,
+      id,
+      hosts: { include: plants.map((plant) => ({ plant, weight: 1 })), exclude: [] },
+    });
     expect(likeliest([of('a', 'bean'), of('b', 'bean', 'rose')], bean)?.id).toBe('b');
     expect(likeliest([of('b', 'bean'), of('a', 'bean')], bean)?.id).toBe('a');
   });

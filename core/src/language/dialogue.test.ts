@@ -21,6 +21,12 @@ describe('talk taken apart into questions and answers', () => {
     expect(taken('Is the leaf, the old one, sticky? No.')).toEqual([{ ask: 'Is the leaf, the old one, sticky?', say: 'No.' }]);
   });
 
+  it('pairs a question of a word or two with the few words behind it, and any with what is sound', () => {
+    expect(taken('New leaves? Pale green.')).toEqual([{ ask: 'New leaves?', say: 'Pale green.' }]);
+    expect(taken('How do the roots look to you now? Nothing wrong.')).toEqual([{ ask: 'How do the roots look to you now?', say: 'Nothing wrong.' }]);
+    expect(taken('Rust? It has orange powder under the leaves.')).toEqual(['Rust? It has orange powder under the leaves.']);
+  });
+
   it('leaves a question alone that nothing answers', () => {
     expect(taken("What's wrong with it? No flowers this year.")).toEqual(["What's wrong with it? No flowers this year."]);
     expect(taken('Is it blight? Is it frost?')).toEqual(['Is it blight? Is it frost?']);

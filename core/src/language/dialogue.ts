@@ -1,5 +1,5 @@
 import { asksOpinion } from './asking.ts';
-import { answerIn, saysYesOrNo } from './yesOrNo.ts';
+import { answerIn, saysSound, saysYesOrNo } from './yesOrNo.ts';
 
 /** What a caller said, or what they answered to a question that was put to them. */
 export type Utterance = string | { ask: string; say: string };
@@ -33,8 +33,16 @@ function noteIn(piece: string, isLabel: (label: string) => boolean): Note | null
 /** Words of a "don't know" that answers, as against one that goes on to something else: "I don't know whether there are webs, and it is dry". */
 const MOST_WORDS_OF_NOT_KNOWING = 6;
 
+/** "New leaves? Fine." */
+const MOST_WORDS_OF_A_NOTE = 4;
+const isNote = (question: string, next: string): boolean =>
+  [question, next].every((part) => part.trim().split(/\s+/).length <= MOST_WORDS_OF_A_NOTE) &&
+  !SENTENCE_WORD.test(question) &&
+  !OF_ALL.test(question);
+
 /** True where the sentence behind a question answers it. Who asks whether it is normal asks us, and talks on. */
-function isAnswered(question: string, next: string): boolean {
+function isAnswered(question: string, next: string, isLabel: (label: string) => boolean): boolean {
+  if (saysSound(next) || isNote(question, next)) return isLabel(question);
   const words = question.toLowerCase().match(/[\p{L}']+/gu) ?? [];
   const answer = answerIn(next.trim(), question);
   if (answer === 'unknown' && next.trim().split(/\s+/).length > MOST_WORDS_OF_NOT_KNOWING) return false;
@@ -76,7 +84,7 @@ export function utterancesIn(text: string, isLabel: (label: string) => boolean):
   };
   for (let i = 0; i < sentences.length; i++) {
     const [sentence, next] = [sentences[i]!, sentences[i + 1]];
-    if (/\?\s*$/.test(sentence) && next !== undefined && !/\?\s*$/.test(next) && isAnswered(sentence, next)) {
+    if (/\?\s*$/.test(sentence) && next !== undefined && !/\?\s*$/.test(next) && isAnswered(sentence, next, isLabel)) {
       const [before, ask] = questionIn(sentence);
       if (before !== '') notesIn(before, isLabel).forEach(add);
       add({ ask, say: next.trim() });

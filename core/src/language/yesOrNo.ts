@@ -113,13 +113,22 @@ const OPEN = new RegExp(
     '(?:no|haven.t a|have not a|not a) clue',
     'hard to (?:say|tell)',
     '(?:who|how (?:would|should) i) knows?',
-    "(?:i )?(?:never|didn't|did not) (?:look|looked|check|checked)(?: at (?:it|that|them)| for (?:it|that|them))?",
+    "(?:i )?(?:never|not|didn't|did not|(?:have not|haven't)(?: really)?) (?:look|looked|check|checked)(?: at (?:it|that|them)| for (?:it|that|them)| yet)?",
     "(?:i(?:'d| would|'ll| will) )?(?:have|need) to (?:look|check|see|go and (?:look|see))(?: .*)?",
     "(?:i'm |i am )?not (?:at home|there|by it|near it)(?: .*)?",
     "(?:i )?(?:didn't|did not) notice(?: either way)?",
     'what do you mean',
     'maybe|possibly|perhaps|could be|might be|yes and no|i hope not',
   )}\\s*[.?!…]?\\s*$`,
+  'i',
+);
+/** "All right", "nothing wrong with them", "they look perfectly normal to me": sound, in whatever words. */
+const SOUND = new RegExp(
+  `^\\s*${FILLER}${oneOf(
+    `(?:${oneOf('they', 'those', 'these', 'it', 'that', 'all of them', 'the rest', 'everything')}(?:'s|'re)? ?)?(?:(?:is|are|look|looks|looking|seem|seems) )?(?:(?:all|absolutely|perfectly|completely|quite|totally|pretty|very|still|just|as far as i can (?:see|tell)) )*${oneOf('fine', 'ok', 'okay', 'alright', 'all right', 'good', 'great', 'lovely', 'perfect', 'normal', 'as normal', 'as usual', 'unaffected', 'not affected', 'untouched', 'healthy')}`,
+    `(?:nothing|not a thing|there(?:'s| is) nothing|(?:i )?(?:can't|cannot|couldn't) see anything) (?:wrong|unusual|amiss|odd|the matter|out of the ordinary)`,
+    `no (?:problems?|issues?|trouble|complaints|worries)`,
+  )}(?: (?:there|here|really|though|to me|with (?:it|them|those|that|the rest)|at all|(?:as far as|that) i can (?:see|tell)))*${END}`,
   'i',
 );
 const ANSWER_WORD = /^(yes|yeah|yep|aye|yup|no|nope|nah|definitely|certainly|absolutely|correct)$/i;
@@ -143,6 +152,9 @@ export function answerIn(say: string, ask = ''): 'yes' | 'no' | 'unknown' | 'oth
   if (ASKS_FOR_ANY.test(ask) && SAYS_WHERE.test(say)) return 'yes';
   return MEANS_NO.test(say) ? 'no' : 'other';
 }
+
+/** True where an answer says of what was asked for that it is sound, and no more. */
+export const saysSound = (say: string): boolean => SOUND.test(say);
 
 export const isAnswerWord = (word: string): boolean => ANSWER_WORD.test(word);
 

@@ -5,7 +5,7 @@ import { requireCoordinator, whoOf, type Services } from '../http.ts';
 import { ApiError } from '../problems.ts';
 
 /** The desk's own entries in the library: read, written, taken back, taken out and brought in. Only the coordinator writes. */
-export function libraryRoutes({ db, library, works, now }: Services): Router {
+export function libraryRoutes({ db, library, works, inspections, now }: Services): Router {
   const router = Router();
   const coordinatorOnly = (res: Response) => requireCoordinator(db, res, 'Only the coordinator of the desk writes in its library.');
 
@@ -26,6 +26,9 @@ export function libraryRoutes({ db, library, works, now }: Services): Router {
   });
   router.get('/library/works/:cause', (req, res) => {
     res.set('Cache-Control', 'private, max-age=3600').json(works.get(req.params.cause) ?? []);
+  });
+  router.get('/library/inspections', (_req, res) => {
+    res.set('Cache-Control', 'private, max-age=3600').json(inspections);
   });
   router.get('/library/export.:format', async (req, res) => {
     const format = req.params['format'];

@@ -18,7 +18,7 @@ import type { DeskSeason } from '@sounding/contract/season.ts';
 import type { Place, SettingsView } from '@sounding/contract/settings.ts';
 import type { StationImportView, StationLayout, StationState } from '@sounding/contract/stations.ts';
 import { PACKED_FORM, unpackEdition } from '@sounding/core/edition/packed.ts';
-import type { Edition, LossTable } from '@sounding/core/edition/edition.ts';
+import type { Edition, Inspection, LossTable } from '@sounding/core/edition/edition.ts';
 import type { WeatherHour } from '@sounding/core/season/hourly.ts';
 import type { WeatherDay, WeatherSeries } from '@sounding/core/season/weather.ts';
 import type { JurisdictionRule, Label } from '@sounding/core/treatment/label.ts';
@@ -58,6 +58,7 @@ export const api = createApi({
       keepUnusedDataFor: 0,
     }),
     works: build.query<string[], string>({ query: (cause) => `/library/works/${cause}` }),
+    inspections: build.query<Inspection[], void>({ query: () => '/library/inspections', keepUnusedDataFor: 86_400 }),
     writeEntry: build.mutation<LibraryChange, { kind: EntryKind; id: string; text: string; note: string }>({
       query: ({ kind, id, text, note }) => ({ url: `/library/entries/${kind}/${id}`, method: 'PUT', body: { text, note } }),
       invalidatesTags: (done) => (done ? ['Entry', 'Session'] : []),
@@ -154,6 +155,7 @@ export const {
   useSetDayMutation,
   useLibraryEntryQuery,
   useWorksQuery,
+  useInspectionsQuery,
   useWriteEntryMutation,
   useUndoEntryMutation,
   useImportLibraryMutation,

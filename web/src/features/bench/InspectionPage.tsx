@@ -2,6 +2,7 @@ import { Link, useParams } from 'react-router';
 import { testsFor } from '@sounding/core/consult/tests.ts';
 import type { Edition, Inspection } from '@sounding/core/edition/edition.ts';
 import { useDesk } from '../../app/routes.tsx';
+import { problemText, useInspectionsQuery } from '../../store/api.ts';
 import { Notice } from '../../ui/controls.tsx';
 import { useQuestionStanding } from '../case/useQuestionStanding.ts';
 import { useLibrary } from '../library/parts.tsx';
@@ -13,16 +14,27 @@ import { useCaseAtHand, type CaseAtHand } from './useCaseAtHand.ts';
 const MOST_SUGGESTED = 4;
 
 /** Tests that would tell most in the case at hand. */
-function useNextTests(edition: Edition, atHand: CaseAtHand | null): Inspection[] {
+function useNextTests(edition: Edition, tests: readonly Inspection[], atHand: CaseAtHand | null): Inspection[] {
   const { standing, taken } = useQuestionStanding(atHand?.question, useDesk(), null);
   if (!standing || !atHand) return [];
   const answered = new Set(taken.map(({ finding }) => finding));
-  return testsFor(edition, { candidates: standing.candidates, answered, asked: standing.questions[0]?.finding ?? null }).slice(0, MOST_SUGGESTED);
+  return testsFor(edition, { tests, candidates: standing.candidates, answered, asked: standing.questions[0]?.finding ?? null }).slice(
+    0,
+    MOST_SUGGESTED,
+  );
 }
 
-function Tests({ edition, atHand, open }: { edition: Edition; atHand: CaseAtHand | null; open: string }) {
+interface TestsProps {
+  edition: Edition;
+  tests: readonly Inspection[];
+  atHand: CaseAtHand | null;
+  /** Id of the test that is open. */
+  open: string;
+}
+
+function Tests({ edition, tests, atHand, open }: TestsProps) {
   const query = useCaseQueryText();
-  const next = useNextTests(edition, atHand);
+  const next = useNextTests(edition, tests, atHand);
   const row = ({ id, name }: Inspection) => (
     <li key={id}>
       <Link to={`/bench/tests/${id}${query}`} aria-current={id === open ? 'page' : undefined}>
@@ -40,8 +52,17 @@ function Tests({ edition, atHand, open }: { edition: Edition; atHand: CaseAtHand
         </>
       )}
       <h2>{next.length > 0 ? 'All tests' : 'Tests'}</h2>
-      <ul>{(edition.inspections ?? []).filter((one) => !next.includes(one)).map(row)}</ul>
+      <ul>{tests.filter((one) => !next.includes(one)).map(row)}</ul>
     </Side>
+  );
+}
+
+function Fetching({ error }: { error: unknown }) {
+  if (!error) return <Notice>Fetching the tests …</Notice>;
+  return (
+    <Notice $tone="danger" role="alert">
+      {problemText(error)} The tests come from there; the figures of the bench go on without it.
+    </Notice>
   );
 }
 
@@ -50,18 +71,19 @@ export function InspectionPage() {
   const { id } = useParams();
   const atHand = useCaseAtHand();
   const { edition, waiting } = useLibrary();
+  const { data: tests, error } = useInspectionsQuery();
   if (!edition) return waiting;
-  const all = edition.inspections ?? [];
-  const inspection = id === undefined ? all[0] : all.find((one) => one.id === id);
+  if (!tests) return <Fetching error={error} />;
+  const inspection = id === undefined ? tests[0] : tests.find((one) => one.id === id);
   return (
     <View>
-      <Tests edition={edition} atHand={atHand} open={inspection?.id ?? ''} />
+      <Tests edition={edition} tests={tests} atHand={atHand} open={inspection?.id ?? ''} />
       <Work>
         {inspection ? (
           <InspectionCards key={`${inspection.id} ${atHand?.question.id ?? ''}`} inspection={inspection} atHand={atHand} />
         ) : (
           <Notice $tone="danger" role="alert">
-            There is no test “{id}” in this edition; choose one on the left.
+            There is no test “{id}”; choose one on the left.
           </Notice>
         )}
       </Work>

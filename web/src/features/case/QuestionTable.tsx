@@ -6,6 +6,7 @@ import type { Finding } from '@sounding/core/edition/edition.ts';
 import { inSentence } from '@sounding/core/edition/names.ts';
 import { readingText } from '@sounding/core/consult/words.ts';
 import { testsFor } from '@sounding/core/consult/tests.ts';
+import { useInspectionsQuery } from '../../store/api.ts';
 import { CarePanel } from './CarePanel.tsx';
 import { CaseHeader } from './CaseHeader.tsx';
 import { Dock } from './Dock.tsx';
@@ -96,11 +97,12 @@ export function QuestionTable({ view, question, session, write }: Props) {
   }, [question.readings, taken, edition]);
   const count = taken.length;
   const stepTo = useCallback((to: number) => setMark(to >= count ? null : Math.max(0, to)), [count]);
+  const { data: tests } = useInspectionsQuery();
   const test = useMemo(() => {
-    if (!edition || !standing) return null;
+    if (!edition || !standing || !tests) return null;
     const answered = new Set(weighed.map((r) => r.finding));
-    return testsFor(edition, { candidates: standing.candidates, answered, asked: finding?.id ?? null })[0] ?? null;
-  }, [edition, standing, weighed, finding]);
+    return testsFor(edition, { tests, candidates: standing.candidates, answered, asked: finding?.id ?? null })[0] ?? null;
+  }, [edition, tests, standing, weighed, finding]);
   const onQuestion = useCallback((id: string) => setSearch({ q: id }), [setSearch]);
   const onAddQuestion = useCallback(() => openQuestion(), [openQuestion]);
 
