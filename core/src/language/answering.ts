@@ -1,12 +1,12 @@
 import type { Channel, Finding, Organ } from '../edition/edition.ts';
-import { asBeginning, asksByName, channelOf, choiceTaken, deniedAsk, meansAllAsked, presupposes, settledBy, withoutChoices } from './answers.ts';
+import { asBeginning, asksByName, asksWhether, channelOf, choiceTaken, deniedAsk, meansAllAsked, presupposes, settledBy, tellsOf, withoutChoices } from './answers.ts';
 import type { Organs } from './organs.ts';
 import { OwnAnswers } from './ownAnswers.ts';
 import type { Scales } from './scales.ts';
 import type { UnderstoodReading } from './taking.ts';
 import { NOTHING, onScale, type Understanding } from './understanding.ts';
 import type { Vocabulary } from './vocabulary.ts';
-import { answerIn, beyondYesOrNo, isAnswerWord, saysSound } from './yesOrNo.ts';
+import { answerIn, ASKS_WHICH, beyondYesOrNo, isAnswerWord, saysSound } from './yesOrNo.ts';
 
 /** "Is it near a heater?" – "no" does not put it out of doors. */
 const ASKS_NEAR = /\b(?:near|beside|next to|close to|by (?:a|the|any))\b/i;
@@ -64,6 +64,8 @@ export class Answering {
       const finding = this.findings.get(id);
       if (!finding || choices.length > 0) return [];
       if (affirmed) return [{ finding: id, answer }];
+      // "light in the hall?" – "not much" leaves it in the hall
+      if (finding.kind === 'site' && !asksWhether(ask)) return [];
       const denied = this.asksOfWhatIsThere(ask) ? `not:${answer}` : (finding.absent ?? `not:${answer}`);
       return answer === finding.absent || answer.startsWith('not:') ? [] : [{ finding: id, answer: denied }];
     });
@@ -99,7 +101,9 @@ export class Answering {
     const inFull = ({ finding }: { finding: string }) =>
       denied.find((one) => one.finding === finding && one.answer !== this.findings.get(finding)?.absent && !one.answer.startsWith('not:'));
     const said = affirmed ? meant : meant.length > 0 ? meant.map((one) => inFull(one) ?? one) : denied;
-    return affirmed || !ASKS_NEAR.test(ask) ? said : said.filter(({ answer }) => !answer.startsWith('not:'));
+    const isOnlyDenied = ({ answer }: { answer: string }) => answer.startsWith('not:');
+    const leavesPlace = ASKS_NEAR.test(ask) || (!asksWhether(ask) && said.some((one) => !isOnlyDenied(one)));
+    return affirmed || !leavesPlace ? said : said.filter((one) => !isOnlyDenied(one));
   }
 
   /** "What colour are the spots?" – "orange": the words of the question give those of the answer their sense. */
@@ -142,7 +146,9 @@ export class Answering {
   /** What is there since the answer says where or what it is like: "webs?" – "fine, in the corners". */
   private thereBySaying(ask: string, say: string, read: readonly UnderstoodReading[]): UnderstoodReading[] {
     const seen = read.some(({ finding }) => this.findings.get(finding)?.kind !== 'pattern');
-    if (seen || !presupposes(ask, say)) return [];
+    // "what do the webs look like?" – "dusty"
+    const asksLike = ASKS_WHICH.test(ask) && this.asksOfWhatIsThere(ask) && tellsOf(say);
+    if (seen || (!presupposes(ask, say) && !asksLike)) return [];
     return this.bySense(ask, true)
       .filter(({ finding }) => this.findings.get(finding)?.kind !== 'pattern')
       .map(({ finding, answer }): UnderstoodReading => ({ finding, answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] }));
@@ -168,7 +174,7 @@ export class Answering {
   read(ask: string, say: string): Understanding {
     const asked = this.ownAnswers.asked(ask);
     const offered = asked && this.offeredAnswer(asked, say);
-    if (!asked || !offered) return saysSound(say) ? this.readSound(ask, say) : this.readFreely(ask, say, asked);
+    if (!asked || !offered) return saysSound(say) && !this.asksOfWhatIsThere(ask) ? this.readSound(ask, say) : this.readFreely(ask, say, asked);
     const taken: UnderstoodReading = { finding: asked.id, answer: offered.answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] };
     if (offered.whole) return { ...this.reading(say, 'caller'), readings: [taken], notUnderstood: [] };
     const read = this.readFreely(ask, say, asked);

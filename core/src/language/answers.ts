@@ -86,11 +86,17 @@ const ASKS_WITH_A_VERB = /^\s*(?:and |so )?(?:did|do|does|was|were|is|are|has|ha
 /** What takes back that the thing is there, or puts another in its place, without denying it. */
 const TAKES_BACK = /\b(?:none|hardly|barely|without|more like|rather|instead|used to|gone)\b/i;
 
+/** True for a question that can be answered with yes or no as it stands: "is it in the hall?", not "light in the hall?". */
+export const asksWhether = (ask: string): boolean => ASKS_WITH_A_VERB.test(ask);
+
 /** True for a thing asked for by name: "any webs?", "smell?". */
 export const asksByName = (ask: string): boolean => ASKS_BY_NAME.test(ask) && !ASKS_WITH_A_VERB.test(ask) && !ASKS_WHICH.test(ask);
 
 /** True where an answer says what a thing is like that was asked for by name: it is there. "Teeth marks?" – "small ones". */
-export const presupposes = (ask: string, say: string): boolean => asksByName(ask) && say.trim() !== '' && !DENIES.test(say) && !TAKES_BACK.test(say);
+export const presupposes = (ask: string, say: string): boolean => asksByName(ask) && tellsOf(say);
+
+/** True for an answer that neither denies what it was asked of nor takes it back. */
+export const tellsOf = (say: string): boolean => say.trim() !== '' && !DENIES.test(say) && !TAKES_BACK.test(say);
 
 /** The thing a question asks for, denied. */
 export const deniedAsk = (ask: string): string =>
