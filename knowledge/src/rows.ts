@@ -25,6 +25,7 @@ export function toFinding(row: FindingRow): Finding {
       ...(a['up-to'] ? { upTo: a['up-to'] } : {}),
     })),
     ...(row.absent ? { absent: row.absent } : {}),
+    ...(row.plain ? { plain: row.plain } : {}),
     ...(row.some.length > 0 ? { some: row.some } : {}),
     ...(row.family ? { family: row.family } : {}),
     ...(row.only ? { only: row.only } : {}),

@@ -98,6 +98,8 @@ export const findingRow = z.strictObject({
   ask: z.string(),
   check: z.string().optional(),
   absent: id.optional(),
+  /** What a plain yes, no or "fine" says to the question: an answer, "not:" and an answer, or null for nothing at all. */
+  plain: z.partialRecord(z.enum(['yes', 'no', 'fine']), z.string().nullable()).optional(),
   /** Phrases that say no more than that it is there: "spots on the leaves". */
   some: words,
   /** Findings that see the same thing from several sides share a family. */

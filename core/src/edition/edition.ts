@@ -83,6 +83,8 @@ export interface Finding {
   answers: Answer[];
   /** The answer that a plain "no" stands for, if there is one. */
   absent?: string;
+  /** What a plain yes, no or "fine" says to its question where that is not that something, or nothing, is there; null = nothing at all. */
+  plain?: Partial<Record<'yes' | 'no' | 'fine', string | null>>;
   /** Phrase patterns that say no more than that it is there: "spots on the leaves". Only with `absent`; editions from before 2026.12 have none. */
   some?: string[];
   /** Caller's time in seconds, including the asking; null = cannot be answered on the phone. */

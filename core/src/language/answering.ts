@@ -1,5 +1,18 @@
 import type { Channel, Finding, Organ } from '../edition/edition.ts';
-import { asBeginning, asksByName, asksWhether, channelOf, choiceTaken, deniedAsk, meansAllAsked, presupposes, settledBy, tellsOf, withoutChoices } from './answers.ts';
+import {
+  asBeginning,
+  asksByName,
+  asksWhether,
+  channelOf,
+  choiceTaken,
+  deniedAsk,
+  meansAllAsked,
+  presupposes,
+  repliedTo,
+  settledBy,
+  tellsOf,
+  withoutChoices,
+} from './answers.ts';
 import type { Organs } from './organs.ts';
 import { OwnAnswers } from './ownAnswers.ts';
 import type { Scales } from './scales.ts';
@@ -88,9 +101,9 @@ export class Answering {
   }
 
   /** What a yes or no means: settled by a finding of ours, or by the sense of anybody's question. */
-  private meantBy(ask: string, asked: Finding | null, affirmed: boolean): { finding: string; answer: string }[] {
+  private meantBy(ask: string, asked: Finding | null, say: string, affirmed: boolean): { finding: string; answer: string }[] {
     if (asked) {
-      const settled = settledBy(asked, affirmed);
+      const settled = repliedTo(asked, affirmed, say);
       return settled === null ? [] : [{ finding: asked.id, answer: settled }];
     }
     const meant = this.bySense(ask, affirmed);
@@ -109,7 +122,8 @@ export class Answering {
   /** "What colour are the spots?" – "orange": the words of the question give those of the answer their sense. */
   private inTheLightOf(ask: string, say: string, own: Understanding): Understanding {
     const asked = asBeginning(ask);
-    const question = meansAllAsked(say) ? asked : withoutChoices(asked, (word) => this.organs.isPart({ word }));
+    const inFull = meansAllAsked(say) ? asked : withoutChoices(asked, (word) => this.organs.isPart({ word }));
+    const question = inFull.replaceAll(',', ' '); // "if you cut it, what colour is the wood?" – "brown"
     const together = this.reading(`${question} ${say}`, 'caller', this.vocabulary.asWritten(question).length);
     return together.readings.length === 0
       ? own
@@ -154,15 +168,21 @@ export class Answering {
       .map(({ finding, answer }): UnderstoodReading => ({ finding, answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] }));
   }
 
+  /** Of the question's own words a yes or no to one of ours means none besides what it asks for. */
+  private onlyOf(asked: Finding | null, read: Understanding): Understanding {
+    return asked ? { ...read, readings: read.readings.filter(({ finding }) => finding === asked.id) } : read;
+  }
+
   /** Which answer of our own question was given: in its own words, or as nothing at all to be seen. */
   private offeredAnswer(asked: Finding, say: string): { answer: string; whole: boolean } | null {
-    const isSound = saysSound(say) && (asked.kind === 'symptom' || asked.kind === 'sign');
-    return isSound && asked.absent !== undefined ? { answer: asked.absent, whole: true } : this.ownAnswers.taken(asked, say);
+    if (!saysSound(say)) return this.ownAnswers.taken(asked, say);
+    const sound = asked.plain?.fine ?? (asked.kind === 'symptom' || asked.kind === 'sign' ? asked.absent : undefined);
+    return sound === undefined ? null : { answer: sound, whole: true };
   }
 
   /** "Roots?" – "nothing wrong with them": what the knowledge reads of fine roots, and in the words that were said. */
-  private readSound(ask: string, say: string): Understanding {
-    const read = this.readFreely(ask, SOUND, null);
+  private readSound(ask: string, say: string, asked: Finding | null): Understanding {
+    const read = this.onlyOf(asked, this.readFreely(ask, SOUND, null));
     return {
       ...read,
       readings: read.readings.map((reading) => ({ ...reading, from: `${ask} – ${say}` })),
@@ -174,7 +194,8 @@ export class Answering {
   read(ask: string, say: string): Understanding {
     const asked = this.ownAnswers.asked(ask);
     const offered = asked && this.offeredAnswer(asked, say);
-    if (!asked || !offered) return saysSound(say) && !this.asksOfWhatIsThere(ask) ? this.readSound(ask, say) : this.readFreely(ask, say, asked);
+    if (!asked || !offered)
+      return saysSound(say) && !this.asksOfWhatIsThere(ask) ? this.readSound(ask, say, asked) : this.readFreely(ask, say, asked);
     const taken: UnderstoodReading = { finding: asked.id, answer: offered.answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] };
     if (offered.whole) return { ...this.reading(say, 'caller'), readings: [taken], notUnderstood: [] };
     const read = this.readFreely(ask, say, asked);
@@ -210,12 +231,12 @@ export class Answering {
         ),
       };
     }
-    const fromQuestion = this.meantBy(ask, asked, kind === 'yes')
+    const fromQuestion = this.meantBy(ask, asked, say, kind === 'yes')
       .filter(({ finding }) => !own.readings.some((reading) => reading.finding === finding))
       .map(({ finding, answer }): UnderstoodReading => ({ finding, answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] }));
     // "water?" – "every day" is no yes after all
     if (fromQuestion.length === 0 && own.readings.length === 0) {
-      const inFull = this.inTheLightOf(ask, rest === '' ? say : rest, said);
+      const inFull = this.onlyOf(asked, this.inTheLightOf(ask, rest === '' ? say : rest, said));
       return kind === 'no' ? this.withoutAsked(ask, inFull) : inFull;
     }
     const host = own.host ?? (asked ? null : this.reading(ask, 'caller').host);

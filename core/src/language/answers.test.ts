@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Finding } from '../edition/edition.ts';
-import { asBeginning, channelOf, choiceTaken, deniedAsk, meansAllAsked, presupposes, settledBy, withoutChoices } from './answers.ts';
+import { asBeginning, channelOf, choiceTaken, deniedAsk, meansAllAsked, presupposes, repliedTo, settledBy, withoutChoices } from './answers.ts';
 import { answerIn, beyondYesOrNo, isAnswerWord, saysSound, saysYesOrNo } from './yesOrNo.ts';
 
 const finding = (ids: string[], absent?: string): Finding => ({
@@ -40,6 +40,21 @@ describe('where and with whom', () => {
     ['not a bud', 'Has it flowered?', 'no'],
     ['not a lot', 'Has it flowered?', 'other'],
   ])('%s', (say, ask, kind) => expect(answerIn(say, ask)).toBe(kind));
+});
+
+describe('what a plain yes or no says to a question of ours', () => {
+  const came = { ...finding(['fine', 'not-up', 'eaten'], 'fine'), ask: 'Did they come up?', plain: { yes: 'fine', no: 'not-up' } };
+  const back = { ...finding(['clean', 'down'], 'clean'), ask: 'Could you turn a leaf over?', plain: { yes: null, no: null } };
+  const look = { ...finding(['sound', 'soft'], 'sound'), ask: 'What does the stem look like?' };
+  it.each([
+    [came, true, 'yes', 'fine'],
+    [came, false, 'none', 'not-up'],
+    [back, true, 'yes', null],
+    [back, false, 'no', null],
+    [back, false, 'nothing that I can see', 'clean'],
+    [look, true, 'yes', null],
+    [look, false, 'nothing', 'sound'],
+  ])('%#', (asked, affirmed, say, answer) => expect(repliedTo(asked, affirmed, say)).toBe(answer));
 });
 
 describe('what is said of sound things', () => {

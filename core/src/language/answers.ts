@@ -84,7 +84,7 @@ export function withoutChoices(ask: string, isPart: (word: string) => boolean): 
 const ASKS_BY_NAME = /^\s*(?:and |so )?(?:any |some |the )?(?:[\w'-]+\s?){1,3}\s*[?.]?\s*$/i;
 const ASKS_WITH_A_VERB = /^\s*(?:and |so )?(?:did|do|does|was|were|is|are|has|have|had|can|could|will|would)\b/i;
 /** What takes back that the thing is there, or puts another in its place, without denying it. */
-const TAKES_BACK = /\b(?:none|hardly|barely|without|more like|rather|instead|used to|gone)\b/i;
+const TAKES_BACK = /\b(?:none|hardly|barely|without|more like|rather|instead|used to|gone|outside|outdoors)\b/i;
 
 /** True for a question that can be answered with yes or no as it stands: "is it in the hall?", not "light in the hall?". */
 export const asksWhether = (ask: string): boolean => ASKS_WITH_A_VERB.test(ask);
@@ -101,6 +101,17 @@ export const tellsOf = (say: string): boolean => say.trim() !== '' && !DENIES.te
 /** The thing a question asks for, denied. */
 export const deniedAsk = (ask: string): string =>
   ASKS_WHETHER.test(ask) || asksByName(ask) ? `no ${ask.replace(ASKS_WHETHER, '').replace('?', '')}` : `not ${asBeginning(ask)}`;
+
+const ASKS_WHAT_IT_IS = /^\s*(?:what (?:do|does|is|are|was|were)|how)\b/i;
+const SEES_NOTHING = /\b(?:nothing|none|nil|see)\b/i;
+
+/** What a plain yes or no says to the question of one of our own findings; null where it settles nothing. */
+export function repliedTo(finding: Finding, affirmed: boolean, say: string): string | null {
+  const own = finding.plain?.[affirmed ? 'yes' : 'no'];
+  // "can you turn a leaf over, what is on the back?" – "no" has not looked, "nothing that I can see" has
+  if (own !== undefined && (own !== null || !SEES_NOTHING.test(say))) return own;
+  return affirmed && ASKS_WHAT_IT_IS.test(finding.ask) ? null : settledBy(finding, affirmed);
+}
 
 /** What a bare yes or no says to one of our own findings; null where it settles nothing. */
 export function settledBy(finding: Finding, affirmed: boolean): string | null {

@@ -51,6 +51,7 @@ export class OwnAnswers {
     const tokens = this.telling(say);
     const first = tokens.filter(({ clause, breath }) => clause === tokens[0]!.clause && breath === tokens[0]!.breath);
     const [all, firstWords] = [tokens, first].map((part) => [...new Set(part.map(({ stem }) => stem))]) as [string[], string[]];
+    if (all.length > 0 && all.every((stem) => DENIES.test(stem))) return null;
     const best = named ? { answer: named.id, words: this.stems(named.say) } : (this.best(finding, all) ?? this.best(finding, firstWords));
     if (best === null || (DENIES.test(besides) && best.answer !== finding.absent)) return null;
     return { answer: best.answer, whole: all.every((stem) => best.words.has(stem)) };
