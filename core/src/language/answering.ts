@@ -180,6 +180,12 @@ export class Answering {
     return sound === undefined ? null : { answer: sound, whole: true };
   }
 
+  /** With what a number says of what was asked for; a time said of that is said of nothing else. */
+  private withMeasured(read: Understanding, measured: readonly { finding: string; answer: string }[], say: string): Understanding {
+    const others = read.readings.filter(({ finding }) => measured.length === 0 || !this.scales.isTimed(finding));
+    return { ...read, readings: onScale(measured, others, say, channelOf(say)) };
+  }
+
   /** "Roots?" – "nothing wrong with them": what the knowledge reads of fine roots, and in the words that were said. */
   private readSound(ask: string, say: string, asked: Finding | null): Understanding {
     const read = this.onlyOf(asked, this.readFreely(ask, SOUND, null));
@@ -187,12 +193,14 @@ export class Answering {
       ...read,
       readings: read.readings.map((reading) => ({ ...reading, from: `${ask} – ${say}` })),
       notUnderstood: read.notUnderstood.map((run) => (run === SOUND ? say : run)),
+      wording: '',
     };
   }
 
   /** Reads an answer in the light of its question: "is it sticky?" – "yes, and the floor under it". */
-  read(ask: string, say: string): Understanding {
-    const asked = this.ownAnswers.asked(ask);
+  private readAnswer(ask: string, say: string, asked: Finding | null): Understanding {
+    const measured = asked ? this.scales.answeredOf(asked, say) : [];
+    if (measured.length > 0) return this.withMeasured(this.reading(say, 'caller'), measured, say);
     const offered = asked && this.offeredAnswer(asked, say);
     if (!asked || !offered)
       return saysSound(say) && !this.asksOfWhatIsThere(ask) ? this.readSound(ask, say, asked) : this.readFreely(ask, say, asked);
@@ -200,6 +208,13 @@ export class Answering {
     if (offered.whole) return { ...this.reading(say, 'caller'), readings: [taken], notUnderstood: [] };
     const read = this.readFreely(ask, say, asked);
     return read.readings.some(({ finding }) => finding === asked.id) ? read : { ...read, readings: [taken, ...read.readings] };
+  }
+
+  /** Reads an answer; how one of our own questions is put is not how the caller put it. */
+  read(ask: string, say: string): Understanding {
+    const asked = this.ownAnswers.asked(ask);
+    const read = this.readAnswer(ask, say, asked);
+    return asked && read.wording !== '' ? { ...read, wording: this.reading(say, 'caller').wording } : read;
   }
 
   /** Reads an answer by the words of its question and its own. @param asked the finding of ours that was asked for, if it was */
@@ -220,16 +235,7 @@ export class Answering {
     if (kind === 'other') {
       const there = this.thereBySaying(ask, say, own.readings);
       if (there.length > 0) return { ...own, readings: [...there, ...own.readings] };
-      const measured = this.scales.answered(this.vocabulary.asWritten(ask), say);
-      return {
-        ...own,
-        readings: onScale(
-          measured,
-          own.readings.filter(({ finding }) => measured.length === 0 || !this.scales.isTimed(finding)),
-          say,
-          channelOf(say),
-        ),
-      };
+      return this.withMeasured(own, this.scales.answered(this.vocabulary.asWritten(ask), say), say);
     }
     const fromQuestion = this.meantBy(ask, asked, say, kind === 'yes')
       .filter(({ finding }) => !own.readings.some((reading) => reading.finding === finding))

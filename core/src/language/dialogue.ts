@@ -94,8 +94,8 @@ export function utterancesIn(text: string, isLabel: (label: string) => boolean):
   return parts.some((part) => typeof part !== 'string') ? parts : [text];
 }
 
-/** True for talk that answers the question before it: it says yes or no before any question or label of its own. */
+/** True for talk that answers the question before it: it says yes, no or that all is well before any question or label of its own. */
 export function answersQuestion(say: string): boolean {
   const [first] = utterancesIn(say, () => true);
-  return typeof first === 'string' && saysYesOrNo(first);
+  return typeof first === 'string' && (saysYesOrNo(first) || saysSound(first));
 }

@@ -98,7 +98,12 @@ export class Scales {
   /** What a number says in answer to a question about its scale. */
   answered(question: readonly Token[], say: string): { finding: string; answer: string }[] {
     const asked = new Set(this.questions.matches(question).map(({ value }) => value));
-    return [...asked].flatMap((finding) => this.placed(finding, saidOn(finding.scale!, say)));
+    return [...asked].flatMap((finding) => this.answeredOf(finding, say));
+  }
+
+  /** What a number says in answer to the question of a finding of ours; nothing where it has no scale. */
+  answeredOf(asked: Finding, say: string): { finding: string; answer: string }[] {
+    return asked.scale ? this.placed(asked, saidOn(asked.scale, say)) : [];
   }
 
   /** A pH told unasked. */

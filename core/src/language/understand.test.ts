@@ -118,6 +118,22 @@ describe('plants', () => {
   });
 });
 
+describe('talk while a question of ours is open', () => {
+  const coating = smallEdition.findings.find(({ id }) => id === 'coating')!;
+  it.each([
+    ['white', true, ['coating=white']],
+    ['they look fine', true, ['coating=none']],
+    ['yes', true, ['coating=not:none']],
+    ['there are holes', false, ['holes=some']],
+    ['white on the oak', false, []],
+    ['well I would say that it is rather white', false, []],
+  ])('"%s" answers it: %s', (said, answers, readings) => {
+    const reply = reader.understandReply(said, coating);
+    expect(reply.answers).toBe(answers);
+    expect(reply.understanding.readings.map(({ finding, answer }) => `${finding}=${answer}`)).toEqual(readings);
+  });
+});
+
 describe('answers to a question', () => {
   it('takes yes and no in the light of what was asked', () => {
     expect(pairs({ ask: 'is there powder?', say: 'yes' })).toEqual(['coating=white']);

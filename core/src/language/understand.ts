@@ -1,10 +1,10 @@
-import { EAT, POISON, type Channel, type Edition, type Finding, type Plant } from '../edition/edition.ts';
+import { EAT, POISON, type Channel, type Edition, type Finding, type Organ, type Plant } from '../edition/edition.ts';
 import { canShow } from '../diagnosis/hosts.ts';
 import { Answering } from './answering.ts';
 import { askingIn, asksOpinion, isVerdict, takesForGranted, tellsTrouble } from './asking.ts';
 import { Bindings } from './binding.ts';
 import { CareQuestions, type CarePhrase, type CareQuestion } from './careQuestions.ts';
-import { utterancesIn, type Utterance } from './dialogue.ts';
+import { answersQuestion, utterancesIn, type Utterance } from './dialogue.ts';
 import { deniesElsewhere, isUnknown } from './granted.ts';
 import { aboutWhere, circumstantial, type Match } from './meaning.ts';
 import { measurementsIn } from './measures.ts';
@@ -70,6 +70,9 @@ function isWondered(tokens: readonly Token[], { value, at }: Match): boolean {
 }
 
 /** How an answer affirms that names a thing before its yes. */
+const OTHER_PARTS: ReadonlySet<Organ> = new Set(['stem', 'root', 'flower', 'fruit']);
+/** Words of an answer that can mean something only behind its question. */
+const MOST_WORDS_OF_A_REPLY = 6;
 const YES = /^(?:yes|yep|yeah)\b/i;
 
 /** What the plural of such a name stands for in a phrase: "guavas full of holes" is said of fruit. */
@@ -254,6 +257,25 @@ export class Understander {
     if (typeof utterance === 'string') return [first, ...rest];
     const answer = typeof first === 'string' ? first : YES.test(first.say) ? `yes, ${first.ask}` : null; // "trail?" – "shiny yes"
     return answer === null ? [first, ...rest] : [{ ask: this.shortForms.writtenOut(withStraightQuotes(utterance.ask)), say: answer }, ...rest];
+  }
+
+  /**
+   * Talk while a question of ours is open. A yes, a no and "all fine" answer it; so do a few words that name no other part of the plant and say what was
+   * asked for only behind the question: "what do the roots look like?" – "brown and mushy".
+   */
+  understandReply(said: string, asked: Finding, known: Plant | null = null): { understanding: Understanding; answers: boolean } {
+    const behind = () => this.understand([{ ask: asked.ask, say: said }], known);
+    if (answersQuestion(said)) return { understanding: behind(), answers: true };
+    const alone = this.understand([said], known);
+    const answer = said.trim().split(/\s+/).length <= MOST_WORDS_OF_A_REPLY ? behind() : alone;
+    const saysNothingElse = alone.readings.length === 0;
+    const tells = ({ readings }: Understanding) =>
+      readings.some(({ finding, answer }) => finding === asked.id && (saysNothingElse || answer !== asked.absent));
+    const named = [...this.organs.namedIn(this.vocabulary.mended(said))];
+    // what is said of no part is read as of a leaf, where it is not asked of another
+    const isOfAnyPart = OTHER_PARTS.has(asked.organ) && alone.readings.every(({ finding }) => this.findings.get(finding)?.organ === 'leaf');
+    const isOfIt = alone.plants.length === 0 && named.every((organ) => organ === asked.organ) && (saysNothingElse || isOfAnyPart);
+    return isOfIt && tells(answer) && !tells(alone) ? { understanding: answer, answers: true } : { understanding: alone, answers: false };
   }
 
   /**

@@ -63,10 +63,13 @@ export function useStanding(edition: Edition | undefined, input: ConsultInput | 
   });
 }
 
-/** Understands a finished line, for taking it down: never an answer that was meant for half of it. */
+/**
+ * Understands a finished line, for taking it down: never an answer that was meant for half of it.
+ * @param asked the finding that is asked for just now, by id
+ */
 export async function hear(edition: Edition, said: string, asked: string | null, hostId: string | null): Promise<Heard> {
   const engine = await engineFor(edition);
-  return engine.understand(edition.version, said ? [asked ? { ask: asked, say: said } : said] : [], hostId, edition.readIn ?? 'N');
+  return engine.understand(edition.version, said, asked, hostId, edition.readIn ?? 'N');
 }
 
 /** Understands a line while it is typed. */

@@ -8,7 +8,7 @@ import { plantYear, seasonReport, type SeasonInput, type SeasonReport } from '@s
 import { outlooks, type Outlooks } from '@sounding/core/season/indices/outlook.ts';
 import { degreeDayTracks, type Track } from '@sounding/core/season/tracks.ts';
 import type { SeasonContext } from '@sounding/core/season/windows.ts';
-import { Understander, type Understanding, type Utterance } from '@sounding/core/language/understand.ts';
+import { Understander, type Understanding } from '@sounding/core/language/understand.ts';
 import { lonePlant } from '@sounding/core/language/understanding.ts';
 
 interface Loaded {
@@ -26,6 +26,8 @@ function of(version: string): Loaded {
 }
 
 export interface Heard extends Understanding {
+  /** The question the words were read as an answer to, or null. */
+  asked: string | null;
   careAnswers: CareAnswer[];
 }
 
@@ -39,13 +41,17 @@ const engine = {
   },
   consult: (version: string, input: Omit<ConsultInput, 'weather'>, weatherKey: string | null): Standing =>
     of(version).consultant.consult({ ...input, weather: weatherKey === null ? null : (weather.get(weatherKey) ?? null) }),
-  understand(version: string, words: Utterance[], hostId: string | null, hemisphere: Hemisphere): Heard {
+  /** @param asked the finding that is asked for just now, by id */
+  understand(version: string, said: string, asked: string | null, hostId: string | null, hemisphere: Hemisphere): Heard {
     const { understander, consultant } = of(version);
-    const read = understander.understand(words);
+    const open = consultant.edition.findings.find(({ id }) => id === asked);
+    const { understanding: read, answers } = open
+      ? understander.understandReply(said, open)
+      : { understanding: understander.understand([said]), answers: false };
     const understanding = { ...read, host: read.host ?? (hostId === null ? lonePlant(read) : null) };
     const edition = editionIn(consultant.edition, hemisphere);
     const plant = edition.plants.find(({ id }) => id === (hostId ?? understanding.host?.id)) ?? null;
-    return { ...understanding, careAnswers: careAnswers(edition, plant, understanding.care) };
+    return { ...understanding, asked: open && answers ? open.ask : null, careAnswers: careAnswers(edition, plant, understanding.care) };
   },
   careDates(version: string, hostId: string, topics: string[], context: Omit<SeasonContext, 'weather'>, weatherKey: string | null) {
     const edition = editionIn(of(version).consultant.edition, context.hemisphere);

@@ -1,7 +1,6 @@
 import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import type { QuestionView } from '@sounding/contract/api.ts';
 import type { Edition, Finding, Plant } from '@sounding/core/edition/edition.ts';
-import { answersQuestion } from '@sounding/core/language/dialogue.ts';
 import { hear, useHeard } from '../../engine/engine.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 import { heldBack, NO_DRAFT, takenIn, typed } from '../../store/drafts.ts';
@@ -14,9 +13,9 @@ interface Props {
   edition: Edition | undefined;
   question: QuestionView;
   plant: Plant | null;
-  /** What is asked about just now; a bare yes or no answers it. */
+  /** What is asked about just now; a few words may answer it. */
   finding: Finding | null;
-  onHere: (said: string, asked: string | null, heard: Heard) => void;
+  onHere: (said: string, heard: Heard) => void;
   onApart: (said: string, heard: Heard) => void;
 }
 
@@ -29,8 +28,8 @@ export function useLine({ caseId, edition, question, plant, finding, onHere, onA
   const [apart, setApart] = useState<Plant | null>(null);
   /** True while words are being read: a second press of the key is not a second statement. */
   const reading = useRef(false);
-  const askedBy = (words: string) => (finding && answersQuestion(words) ? finding.ask : null);
-  const read = useHeard(edition, draft, askedBy(draft), question.hostId);
+  const asked = finding?.id ?? null;
+  const read = useHeard(edition, draft, asked, question.hostId);
   const heard = useMemo(() => (read ? inSenses(read, senses) : null), [read, senses]);
 
   const writeIn = (text: string) => {
@@ -45,16 +44,15 @@ export function useLine({ caseId, edition, question, plant, finding, onHere, onA
     if (!edition || reading.current) return;
     reading.current = true;
     const said = words.trim();
-    const asked = askedBy(words);
     void hear(edition, said, asked, question.hostId)
       .then((whole) => {
-        const other = belongs ? null : anotherPlant(plant, asked, whole);
+        const other = belongs ? null : anotherPlant(plant, whole);
         if (other) {
           dispatch(heldBack(caseId));
           return setApart(other);
         }
         if (belongs === 'apart') onApart(said, inSenses(whole, senses));
-        else onHere(said, asked, inSenses(whole, senses));
+        else onHere(said, inSenses(whole, senses));
         setApart(null);
         setSenses({});
         return dispatch(takenIn({ caseId, words }));

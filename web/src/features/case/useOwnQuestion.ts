@@ -10,8 +10,8 @@ import type { NewWrite } from './useCaseWork.ts';
  * The plant that words are about when it is another than the one on the table; null while they may belong to it.
  * Two plants named at once are compared, and an answer is about what was asked.
  */
-export function anotherPlant(host: Plant | null, asked: string | null, heard: Heard): Plant | null {
-  const { host: named, plants, readings, claims, care } = heard;
+export function anotherPlant(host: Plant | null, heard: Heard): Plant | null {
+  const { asked, host: named, plants, readings, claims, care } = heard;
   if (!host || host.generic || asked !== null || !named || named.generic || named.id === host.id) return null;
   const told = readings.length + claims.length + care.length > 0;
   return told && plants.every(({ plant }) => plant.id === named.id) ? named : null;
@@ -27,7 +27,7 @@ export function useOwnQuestion(view: CaseView, question: QuestionView, session: 
       const questionId = crypto.randomUUID();
       write({ kind: 'new-question', body: { id: questionId, title: '' }, openedOn: desk.today, edition });
       write({ kind: 'question', questionId, body: { stationId, setting, ...(words?.heard.host ? { hostId: words.heard.host.id } : {}) } });
-      if (words) write({ kind: 'statement', questionId, body: statementOf(words.said, null, words.heard) });
+      if (words) write({ kind: 'statement', questionId, body: statementOf(words.said, words.heard) });
       setSearch({ q: questionId });
     },
     [write, setSearch, stationId, setting, desk.today, edition],

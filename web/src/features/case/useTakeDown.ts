@@ -7,7 +7,7 @@ import type { Heard } from '../../engine/engine.worker.ts';
 import type { NewWrite } from './useCaseWork.ts';
 
 /** What was said as it is set down, with the readings in it. */
-export function statementOf(said: string, asked: string | null, heard: Heard): StatementBody {
+export function statementOf(said: string, heard: Heard): StatementBody {
   const statementId = crypto.randomUUID();
   // how a question of care was put tells nothing of what is wrong: nothing is
   const readings = evidenceIn(heard.onlyCare ? { ...heard, wording: '' } : heard).map(({ finding, answer, channel, from }) => ({
@@ -18,7 +18,7 @@ export function statementOf(said: string, asked: string | null, heard: Heard): S
     from,
     statementId,
   }));
-  return { id: statementId, said, asked, by: 'caller', readings };
+  return { id: statementId, said, asked: heard.asked, by: 'caller', readings };
 }
 
 /**
@@ -40,8 +40,8 @@ export function useTakeDown(question: QuestionView, host: Plant | null, write: (
     [write, questionId, setting],
   );
   const words = useCallback(
-    (said: string, asked: string | null, heard: Heard) => {
-      write({ kind: 'statement', questionId, body: statementOf(said, asked, heard) });
+    (said: string, heard: Heard) => {
+      write({ kind: 'statement', questionId, body: statementOf(said, heard) });
       const named = heard.host;
       if (named && (!host || (host.generic && !named.generic))) write({ kind: 'question', questionId, body: { hostId: named.id } });
     },
