@@ -67,6 +67,20 @@ test('questions are answered with one key, stepped over, withdrawn, and walked b
   await expect(line.getByRole('button')).toHaveCount(4);
 });
 
+test('a few words answer the question that is open, and mean nothing of it elsewhere', async ({ page }) => {
+  await newCall(page, 'Few Words');
+  await say(page, 'my peace lily has gone limp');
+  const ask = page.getByRole('region', { name: 'Ask' }).locator('p').first();
+  const words = page.getByRole('region', { name: 'What was said' });
+  for (let n = 0; n < 30 && !(await ask.innerText()).includes('what do the roots look like'); n++) await page.keyboard.press('ArrowDown');
+  await expect(ask).toContainText('what do the roots look like');
+  await say(page, 'brown and mushy');
+  await expect(words).toContainText('what do the roots look like? – brown and mushy');
+  await expect(words.getByRole('button', { name: /undo Roots/ })).toBeVisible();
+  await say(page, 'the roots have not been out of the pot for years');
+  await expect(words).not.toContainText('– the roots have not been');
+});
+
 test('a care question is answered from the plant card, with its days, and the reply names no cause', async ({ page }) => {
   await newCall(page, 'Care Fuller');
   await say(page, 'my wisteria sends out long whips, what do I do with them?');

@@ -175,6 +175,8 @@ export class Answering {
 
   /** Which answer of our own question was given: in its own words, or as nothing at all to be seen. */
   private offeredAnswer(asked: Finding, say: string): { answer: string; whole: boolean } | null {
+    const isListed = asked.answers.some(({ id }) => id === 'yes') && this.ownAnswers.names(asked, say);
+    if (isListed) return { answer: 'yes', whole: true };
     if (!saysSound(say)) return this.ownAnswers.taken(asked, say);
     const sound = asked.plain?.fine ?? (asked.kind === 'symptom' || asked.kind === 'sign' ? asked.absent : undefined);
     return sound === undefined ? null : { answer: sound, whole: true };
@@ -219,7 +221,9 @@ export class Answering {
 
   /** Reads an answer by the words of its question and its own. @param asked the finding of ours that was asked for, if it was */
   private readFreely(ask: string, say: string, asked: Finding | null): Understanding {
-    const kind = answerIn(say, ask);
+    // "was there frost or a cold night?" asks for no choice where yes and no are all the answers
+    const isYesOrNo = asked?.answers.some(({ id }) => id === 'yes');
+    const kind = answerIn(say, isYesOrNo ? ask.replace(/\bor\b/gi, ',') : ask);
     if (kind === 'unknown') return NOTHING;
     const said = this.reading(say, 'caller');
     const canBeMeant = this.canBeMeant(ask, say);

@@ -45,6 +45,16 @@ describe('answers of our own', () => {
     expect(own.taken(look, 'not hairy')).toBeNull();
     expect(own.taken(light, 'not much')?.answer).toBe('none');
   });
+  it('are taken up by a part of their words where no other has it', () => {
+    expect(own.taken(light, 'of the day')?.answer).toBe('part');
+  });
+  it('are named by the question itself, in a few words that deny nothing', () => {
+    const spilt = finding('spilt', 'Did soap, oil or paint get on it?', { yes: 'yes', no: 'no' }, 'no');
+    expect(own.names(spilt, 'some soap')).toBe(false);
+    expect(own.names(spilt, 'soap')).toBe(true);
+    expect(own.names(spilt, 'the soap, not oil')).toBe(false);
+    expect(own.names(spilt, 'soap oil paint did')).toBe(false);
+  });
   it('are taken up in small words only as they stand', () => {
     expect(own.taken(light, 'part of the day')?.answer).toBe('part');
     expect(own.taken(light, 'a day')).toBeNull();

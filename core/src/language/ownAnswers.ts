@@ -15,6 +15,8 @@ const plain = (text: string): string =>
 
 /** Where a single word is the answer, it stands in few: "usual, I'd say". */
 const MOST_WORDS_ROUND_ONE = 4;
+/** Words that name one of the things a question lists. */
+const MOST_NAMED = 3;
 /** Answers that any yes or no gives. */
 const PLAIN = /^(?:yes|no|none)$/;
 const DENIES = /\b(?:not|no|never|neither|nor|without)\b|n't\b/i;
@@ -30,6 +32,12 @@ export class OwnAnswers {
     this.telling = telling;
     this.findings = new Map(findings.flatMap((finding) => [finding.ask, finding.id].map((key) => [key, finding])));
     this.offered = new Map(findings.map(({ id, answers }) => [id, answers.map(({ say }) => (PLAIN.test(say) ? new Set() : this.stems(say)))]));
+  }
+
+  /** True where a few words name what the question itself lists: "did soap, oil or paint get on it?" – "soap". */
+  names(finding: Finding, say: string): boolean {
+    const [asked, said] = [this.stems(finding.ask), [...this.stems(say)]];
+    return said.length > 0 && said.length <= MOST_NAMED && !DENIES.test(say) && said.every((stem) => asked.has(stem));
   }
 
   private stems(text: string): ReadonlySet<string> {
@@ -62,7 +70,10 @@ export class OwnAnswers {
     const said = plain(say);
     const isShort = said.split(' ').length - 2 <= MOST_WORDS_ROUND_ONE;
     const named = answers.filter((answer) => !PLAIN.test(answer.say) && (isShort || answer.say.includes(' ')) && said.includes(plain(answer.say)));
-    return named.sort((a, b) => b.say.length - a.say.length)[0] ?? null;
+    if (named.length > 0) return named.sort((a, b) => b.say.length - a.say.length)[0]!;
+    // "the whole leaf" of "the whole leaf brown at once"
+    const within = said.trim().includes(' ') ? answers.filter((answer) => plain(answer.say).includes(said)) : [];
+    return within.length === 1 ? within[0]! : null;
   }
 
   /** The answer that most was said of. */

@@ -272,9 +272,11 @@ export class Understander {
     const tells = ({ readings }: Understanding) =>
       readings.some(({ finding, answer }) => finding === asked.id && (saysNothingElse || answer !== asked.absent));
     const named = [...this.organs.namedIn(this.vocabulary.mended(said))];
-    // what is said of no part is read as of a leaf, where it is not asked of another
-    const isOfAnyPart = OTHER_PARTS.has(asked.organ) && alone.readings.every(({ finding }) => this.findings.get(finding)?.organ === 'leaf');
-    const isOfIt = alone.plants.length === 0 && named.every((organ) => organ === asked.organ) && (saysNothingElse || isOfAnyPart);
+    // what is said of no part is read as of a leaf, where it is not asked of another; "last week" is said of any time that was asked for
+    const all = (isSo: (finding: Finding) => boolean) => alone.readings.every(({ finding }) => isSo(this.findings.get(finding)!));
+    const isOfAnyPart = (OTHER_PARTS.has(asked.organ) || asked.only !== undefined) && all(({ organ }) => organ === 'leaf');
+    const isOfAnyTime = aboutWhere(asked) && all(aboutWhere);
+    const isOfIt = alone.plants.length === 0 && named.every((organ) => organ === asked.organ) && (isOfAnyPart || isOfAnyTime || saysNothingElse);
     return isOfIt && tells(answer) && !tells(alone) ? { understanding: answer, answers: true } : { understanding: alone, answers: false };
   }
 
