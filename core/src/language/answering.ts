@@ -175,9 +175,10 @@ export class Answering {
 
   /** Which answer of our own question was given: in its own words, or as nothing at all to be seen. */
   private offeredAnswer(asked: Finding, say: string): { answer: string; whole: boolean } | null {
-    const isListed = asked.answers.some(({ id }) => id === 'yes') && this.ownAnswers.names(asked, say);
-    if (isListed) return { answer: 'yes', whole: true };
-    if (!saysSound(say)) return this.ownAnswers.taken(asked, say);
+    const taken = saysSound(say) ? null : this.ownAnswers.taken(asked, say);
+    if (taken) return taken;
+    if (asked.answers.some(({ id }) => id === 'yes') && this.ownAnswers.names(asked, say)) return { answer: 'yes', whole: true };
+    if (!saysSound(say)) return null;
     const sound = asked.plain?.fine ?? (asked.kind === 'symptom' || asked.kind === 'sign' ? asked.absent : undefined);
     return sound === undefined ? null : { answer: sound, whole: true };
   }

@@ -267,17 +267,22 @@ export class Understander {
     const behind = () => this.understand([{ ask: asked.ask, say: said }], known);
     if (answersQuestion(said)) return { understanding: behind(), answers: true };
     const alone = this.understand([said], known);
-    const answer = said.trim().split(/\s+/).length <= MOST_WORDS_OF_A_REPLY ? behind() : alone;
-    const saysNothingElse = alone.readings.length === 0;
-    const tells = ({ readings }: Understanding) =>
-      readings.some(({ finding, answer }) => finding === asked.id && (saysNothingElse || answer !== asked.absent));
+    if (!this.canAnswer(asked, said, alone)) return { understanding: alone, answers: false };
+    const answer = behind();
+    const isTold = answer.readings.some(({ finding, answer }) => finding === asked.id && (alone.readings.length === 0 || answer !== asked.absent));
+    return isTold ? { understanding: answer, answers: true } : { understanding: alone, answers: false };
+  }
+
+  /** Whether words may be meant for a question: few, of no other plant or part, and saying by themselves neither what was asked for nor another thing. */
+  private canAnswer(asked: Finding, said: string, alone: Understanding): boolean {
     const named = [...this.organs.namedIn(this.vocabulary.mended(said))];
+    const isShort = said.trim().split(/\s+/).length <= MOST_WORDS_OF_A_REPLY;
+    if (!isShort || alone.plants.length > 0 || named.some((organ) => organ !== asked.organ)) return false;
+    const told = alone.readings.map(({ finding }) => this.findings.get(finding)!);
     // what is said of no part is read as of a leaf, where it is not asked of another; "last week" is said of any time that was asked for
-    const all = (isSo: (finding: Finding) => boolean) => alone.readings.every(({ finding }) => isSo(this.findings.get(finding)!));
-    const isOfAnyPart = (OTHER_PARTS.has(asked.organ) || asked.only !== undefined) && all(({ organ }) => organ === 'leaf');
-    const isOfAnyTime = aboutWhere(asked) && all(aboutWhere);
-    const isOfIt = alone.plants.length === 0 && named.every((organ) => organ === asked.organ) && (isOfAnyPart || isOfAnyTime || saysNothingElse);
-    return isOfIt && tells(answer) && !tells(alone) ? { understanding: answer, answers: true } : { understanding: alone, answers: false };
+    const isOfAnyPart = (OTHER_PARTS.has(asked.organ) || asked.only !== undefined) && told.every(({ organ }) => organ === 'leaf');
+    const isOfAnyTime = aboutWhere(asked) && told.every(aboutWhere);
+    return !told.includes(asked) && (told.length === 0 || isOfAnyPart || isOfAnyTime);
   }
 
   /**
