@@ -173,14 +173,14 @@ export class Answering {
     return asked ? { ...read, readings: read.readings.filter(({ finding }) => finding === asked.id) } : read;
   }
 
-  /** Which answer of our own question was given: in its own words, or as nothing at all to be seen. */
+  /** Which answer of our own question was given: in its own words, by naming what it lists, or as nothing at all to be seen. */
   private offeredAnswer(asked: Finding, say: string): { answer: string; whole: boolean } | null {
-    const taken = saysSound(say) ? null : this.ownAnswers.taken(asked, say);
-    if (taken) return taken;
-    if (asked.answers.some(({ id }) => id === 'yes') && this.ownAnswers.names(asked, say)) return { answer: 'yes', whole: true };
-    if (!saysSound(say)) return null;
-    const sound = asked.plain?.fine ?? (asked.kind === 'symptom' || asked.kind === 'sign' ? asked.absent : undefined);
-    return sound === undefined ? null : { answer: sound, whole: true };
+    if (saysSound(say)) {
+      const sound = asked.plain?.fine ?? (asked.kind === 'symptom' || asked.kind === 'sign' ? asked.absent : undefined);
+      return sound === undefined ? null : { answer: sound, whole: true };
+    }
+    const isListed = () => asked.answers.some(({ id }) => id === 'yes') && this.ownAnswers.names(asked, say);
+    return this.ownAnswers.taken(asked, say) ?? (isListed() ? { answer: 'yes', whole: true } : null);
   }
 
   /** With what a number says of what was asked for; a time said of that is said of nothing else. */
@@ -192,6 +192,7 @@ export class Answering {
   /** "Roots?" – "nothing wrong with them": what the knowledge reads of fine roots, and in the words that were said. */
   private readSound(ask: string, say: string, asked: Finding | null): Understanding {
     const read = this.onlyOf(asked, this.readFreely(ask, SOUND, null));
+    if (read.readings.length === 0) return this.reading(say, 'caller'); // "is it dying?" – "it looks fine"
     return {
       ...read,
       readings: read.readings.map((reading) => ({ ...reading, from: `${ask} – ${say}` })),

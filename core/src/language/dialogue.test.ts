@@ -24,6 +24,7 @@ describe('talk taken apart into questions and answers', () => {
   it('pairs a question of a word or two with the few words behind it, and any with what is sound', () => {
     expect(taken('New leaves? Pale green.')).toEqual([{ ask: 'New leaves?', say: 'Pale green.' }]);
     expect(taken('How do the roots look to you now? Nothing wrong.')).toEqual([{ ask: 'How do the roots look to you now?', say: 'Nothing wrong.' }]);
+    expect(taken('It has spots. Is that normal? It looks fine.')).toEqual(['It has spots. Is that normal? It looks fine.']);
     expect(taken('Rust? It has orange powder under the leaves.')).toEqual(['Rust? It has orange powder under the leaves.']);
   });
 

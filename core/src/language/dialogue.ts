@@ -42,11 +42,12 @@ const isNote = (question: string, next: string): boolean =>
 
 /** True where the sentence behind a question answers it. Who asks whether it is normal asks us, and talks on. */
 function isAnswered(question: string, next: string, isLabel: (label: string) => boolean): boolean {
-  if (saysSound(next) || isNote(question, next)) return isLabel(question);
   const words = question.toLowerCase().match(/[\p{L}']+/gu) ?? [];
+  if (asksOpinion(words.map((word) => ({ word })))) return false;
+  if (saysSound(next) || isNote(question, next)) return isLabel(question);
   const answer = answerIn(next.trim(), question);
   if (answer === 'unknown' && next.trim().split(/\s+/).length > MOST_WORDS_OF_NOT_KNOWING) return false;
-  return answer !== 'other' && !asksOpinion(words.map((word) => ({ word })));
+  return answer !== 'other';
 }
 
 /** What a sentence asks: all of it where it begins as a question, else what stands behind its last comma: "holes in the leaves, slime?" */

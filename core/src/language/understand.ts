@@ -263,10 +263,10 @@ export class Understander {
    * Talk while a question of ours is open. A yes, a no and "all fine" answer it; so do a few words that name no other part of the plant and say what was
    * asked for only behind the question: "what do the roots look like?" – "brown and mushy".
    */
-  understandReply(said: string, asked: Finding, known: Plant | null = null): { understanding: Understanding; answers: boolean } {
-    const behind = () => this.understand([{ ask: asked.ask, say: said }], known);
+  understandReply(said: string, asked: Finding): { understanding: Understanding; answers: boolean } {
+    const behind = () => this.understand([{ ask: asked.ask, say: said }]);
     if (answersQuestion(said)) return { understanding: behind(), answers: true };
-    const alone = this.understand([said], known);
+    const alone = this.understand([said]);
     if (!this.canAnswer(asked, said, alone)) return { understanding: alone, answers: false };
     const answer = behind();
     const isTold = answer.readings.some(({ finding, answer }) => finding === asked.id && (alone.readings.length === 0 || answer !== asked.absent));
