@@ -16,7 +16,7 @@ import {
 import type { Organs } from './organs.ts';
 import { OwnAnswers } from './ownAnswers.ts';
 import type { Scales } from './scales.ts';
-import type { UnderstoodReading } from './taking.ts';
+import { deniedOf, type UnderstoodReading } from './taking.ts';
 import { NOTHING, onScale, type Understanding } from './understanding.ts';
 import type { Vocabulary } from './vocabulary.ts';
 import { answerIn, ASKS_WHICH, beyondYesOrNo, isAnswerWord, saysSound } from './yesOrNo.ts';
@@ -79,7 +79,7 @@ export class Answering {
       if (affirmed) return [{ finding: id, answer }];
       // "light in the hall?" – "not much" leaves it in the hall
       if (finding.kind === 'site' && !asksWhether(ask)) return [];
-      const denied = this.asksOfWhatIsThere(ask) ? `not:${answer}` : (finding.absent ?? `not:${answer}`);
+      const denied = this.asksOfWhatIsThere(ask) ? `not:${answer}` : deniedOf(finding, answer);
       return answer === finding.absent || answer.startsWith('not:') ? [] : [{ finding: id, answer: denied }];
     });
   }
@@ -109,7 +109,7 @@ export class Answering {
     const meant = this.bySense(ask, affirmed);
     if (affirmed && meant.length === 0 && (ASKS_ANY.test(ask) || asksByName(ask))) return this.notAbsent(ask);
     // "just this one?" – where the no before it does not reach, it denies nothing
-    const denied = affirmed ? [] : this.withoutAsked(ask, this.reading(deniedAsk(ask), 'caller')).readings;
+    const denied = affirmed ? [] : this.withoutAbsent(ask, this.withoutAsked(ask, this.reading(deniedAsk(ask), 'caller'))).readings;
     // "does it recover at night?" – "no" means that it stays limp, not that it never wilts
     const inFull = ({ finding }: { finding: string }) =>
       denied.find((one) => one.finding === finding && one.answer !== this.findings.get(finding)?.absent && !one.answer.startsWith('not:'));

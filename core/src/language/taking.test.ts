@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { smallEdition } from '../testing/smallEdition.ts';
 import type { Finding } from '../edition/edition.ts';
 import type { Match } from './meaning.ts';
-import { Taking, type Heard } from './taking.ts';
+import { deniedOf, Taking, type Heard } from './taking.ts';
 import { tokenise } from './tokens.ts';
 
 const coating = smallEdition.findings.find(({ id }) => id === 'coating')!;
@@ -42,6 +42,15 @@ describe('taking', () => {
     const taking = hear('no white powder', { negatedBy: [-1, 0, 0] });
     taking.take(seen(coating, 'white', [1, 2]));
     expect(taking.readings).toMatchObject([{ answer: 'none', from: 'no white powder' }]);
+  });
+  it('reads a denied phrase as "not this" where a finding lists many unlike things', () => {
+    const creatures: Finding = { ...coating, answers: 'none white b c d e f g'.split(' ').map((id) => ({ ...coating.answers[0]!, id })) };
+    const taking = hear('no white powder but b', { negatedBy: [-1, 0, 0, -1, -1] });
+    taking.take(seen(creatures, 'white', [1, 2]));
+    expect(taking.readings).toMatchObject([{ answer: 'not:white' }]);
+    taking.take(seen(creatures, 'b', [4], 0.5));
+    expect(taking.readings).toMatchObject([{ answer: 'b' }]);
+    expect(deniedOf(creatures, 'not:none')).toBe('none');
   });
   it('gives up "there, of what kind is not said" for the kind, whichever comes first', () => {
     const vague = seen(coating, 'not:none', [1]);

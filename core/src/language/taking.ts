@@ -41,12 +41,21 @@ const PARTICULAR = 0.6;
 
 const shareOf = (finding: Finding, answer: string): number => finding.answers.find(({ id }) => id === answer)?.background ?? 0;
 
-/** What "no …" says of a finding; null where it says nothing: "not fed for ages" is no word on how fast it came. */
+/** A finding of this many answers lists unlike things: who sees no slugs may still see aphids. */
+const MANY_ANSWERS = 8;
+
+/** What "no …" says of a finding: of few answers that there is nothing, of many that it is not this one. */
+export const deniedOf = ({ absent, answers }: Finding, answer: string): string =>
+  absent === undefined || (answers.length >= MANY_ANSWERS && answer !== `not:${absent}`) ? `not:${answer}` : absent;
+
+/** The same, null where it says nothing: "not fed for ages" is no word on how fast it came. */
 function deniedAnswer(finding: Finding, answer: string): string | null {
-  if (answer === finding.absent) return null;
-  if (finding.absent !== undefined) return finding.absent;
-  return finding.kind === 'pattern' ? null : `not:${answer}`;
+  if (answer === finding.absent || (finding.absent === undefined && finding.kind === 'pattern')) return null;
+  return deniedOf(finding, answer);
 }
+
+/** True for "not this one": it says less than any answer that is given. */
+const isOnlyDenied = (answer: string): boolean => answer.startsWith('not:');
 
 /** Takes phrases, best first, for readings and claims. */
 export class Taking {
@@ -155,13 +164,12 @@ export class Taking {
   /** "Leaves turn yellow but the veins stay green": the more particular of two things said of one finding is meant, the other kept as a choice. */
   private weighAgainst(same: UnderstoodReading, finding: Finding, answer: string, at: readonly number[]): void {
     if (same.answer === answer || same.choices.includes(answer)) return;
-    const some = `not:${finding.absent}`;
-    if (answer === some && same.answer !== finding.absent) return;
-    if (same.answer === some && answer !== finding.absent) {
+    if (isOnlyDenied(answer) && (same.answer !== finding.absent || answer !== `not:${finding.absent}`)) return;
+    if (isOnlyDenied(same.answer) && answer !== finding.absent) {
       Object.assign(same, { answer, from: this.said(at) });
       return;
     }
-    const plain = !answer.startsWith('not:') && !same.answer.startsWith('not:');
+    const plain = !isOnlyDenied(answer) && !isOnlyDenied(same.answer);
     const particular = plain && shareOf(finding, answer) < PARTICULAR * shareOf(finding, same.answer);
     same.choices.push(particular ? same.answer : answer);
     if (particular) Object.assign(same, { answer, from: this.said(at) });

@@ -9,6 +9,7 @@ import { deniesElsewhere, isUnknown } from './granted.ts';
 import { aboutWhere, circumstantial, type Match } from './meaning.ts';
 import { measurementsIn } from './measures.ts';
 import { scopesOf } from './negation.ts';
+import { toldBehind } from './ofWhatKind.ts';
 import { opinionsIn } from './opinions.ts';
 import { Organs, type NamedWords } from './organs.ts';
 import { closest, PlantNames, withoutHostWords, type PlantMention } from './plants.ts';
@@ -145,7 +146,9 @@ export class Understander {
     );
     const meant = (i: number) => (fruit.has(i) ? { standsFor: FRUIT } : whole.has(i) ? { standsFor: WHOLE } : {});
     const said = withoutHostWords(tokens, plants).map((token, i) => ({ ...token, ...(token.word === '' ? {} : meant(i)) }));
-    return this.vocabulary.book.matches(said, named).filter((match) => match.value.kind === 'care' || !isOwnName(match));
+    const { book } = this.vocabulary;
+    const within = book.matches(said, named).filter((match) => match.value.kind === 'care' || !isOwnName(match));
+    return [...within, ...toldBehind(book, said, within, (token) => this.organs.isPart(token))];
   }
 
   /** @param saidFrom readings must rest on a word at or after this index that was not there before it; those before only give it its sense */
