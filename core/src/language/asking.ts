@@ -157,7 +157,7 @@ export const asksOpinion = (tokens: readonly Pick<Token, 'word'>[]): boolean => 
 
 /** What is done about a thing, or gone through with it. */
 const ABOUT_IT =
-  /^(survive|survives|recover|recovers|cope|live|over|through|treat|cut|prune|trim|remove|pick|strip|dig|throw|bin|burn|spray|wash|wipe|scrape|rub|save|cure|stop|kill|contagious|catching|infectious)$/;
+  /^(survive|survives|recover|recovers|cope|live|over|through|treat|cut|prune|trim|remove|take|pull|clear|pick|strip|dig|throw|bin|burn|spray|wash|wipe|scrape|rub|save|cure|stop|kill|contagious|catching|infectious)$/;
 /** True where what stands behind these words of a question is there: "is it too late to treat | the spots", "will it survive with | yellow leaves". */
 export const takesForGranted = (before: readonly Pick<Token, 'word'>[]): boolean => before.some(({ word }) => ABOUT_IT.test(word));
 

@@ -7,6 +7,7 @@ import { composeReply, LABELS_FIRST, type ReplyPlan } from './reply.ts';
 
 const edition: Edition = {
   ...smallEdition,
+  findings: smallEdition.findings.map((finding) => (finding.id === 'frost' ? { ...finding, kind: 'history' as const } : finding)),
   plants: smallEdition.plants.map((p) => (p.id === 'bean' ? { ...p, poisonous: 'raw seeds.' } : p)),
   causes: smallEdition.causes.map((cause) =>
     cause.id === 'beetle'
@@ -78,8 +79,8 @@ const eaten: Reading[] = [
   { finding: 'holes', answer: 'some', channel: 'in-hand' },
   { finding: 'coating', answer: 'none', channel: 'in-hand' },
 ];
-const reply = (readings: Reading[], date: string, plan: ReplyPlan | null = null, by = consultant) => {
-  const standing = by.consult({
+const standingOf = (readings: Reading[], date: string, by: Consultant) =>
+  by.consult({
     host: 'bean',
     date,
     climate: 'continental',
@@ -89,7 +90,8 @@ const reply = (readings: Reading[], date: string, plan: ReplyPlan | null = null,
     unanswered: [],
     weather: null,
   });
-  return composeReply({
+const reply = (readings: Reading[], date: string, plan: ReplyPlan | null = null, by = consultant, standing = standingOf(readings, date, by)) =>
+  composeReply({
     edition: by.edition,
     caller: 'Tilda Rook',
     plant: edition.plants[1]!,
@@ -100,7 +102,6 @@ const reply = (readings: Reading[], date: string, plan: ReplyPlan | null = null,
     today: date,
     plan,
   });
-};
 
 /** The same beetle, answered otherwise on beans. */
 const onBeans = (act: 'leave' | 'remove') =>
@@ -153,6 +154,16 @@ describe('reply', () => {
     expect(text).toContain('When to call again\nIf it spreads');
     const open = reply([{ finding: 'holes', answer: 'some', channel: 'caller' }], '2026-05-10');
     expect(open).toMatch(/We would think of .* instead if you found this: /);
+  });
+  it('names as what would change our mind a thing to come upon, not that there is none or where it stands', () => {
+    const holes: Reading[] = [{ finding: 'holes', answer: 'some', channel: 'caller' }];
+    const standing = standingOf(holes, '2026-05-10', consultant);
+    const told = (...seen: [string, string][]) => {
+      const overturnings = seen.map(([finding, answer]) => ({ finding, answer, cause: 'mildew', chance: 0.1 }));
+      return reply(holes, '2026-05-10', null, consultant, { ...standing, overturnings });
+    };
+    expect(told(['coating', 'none'], ['frost', 'yes'], ['coating', 'white'])).toContain('if you found this: coating: white');
+    expect(told(['coating', 'none'], ['frost', 'yes'])).not.toContain('We would think of');
   });
   it('gives amounts, days and gear of the plan, and sends to a licensed person where only they may', () => {
     const plan = {

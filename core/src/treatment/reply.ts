@@ -4,6 +4,7 @@ import { POISON, UNLISTED, WORDING } from '../edition/edition.ts';
 import type { CareAnswer, CareDate } from '../consult/careAnswers.ts';
 import type { Standing } from '../consult/consult.ts';
 import { likelihoodWord, readingText } from '../consult/words.ts';
+import type { Overturning } from '../diagnosis/overturn.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
 import { isWorkable, type WindowStanding } from '../season/windows.ts';
 import { longDate, type IsoDate } from '../season/calendar.ts';
@@ -154,9 +155,17 @@ const OTHERS = new Set(['arborist', 'fell', 'licensed', 'authority']);
 /** From this height on the work is not a caller's. */
 const TALL_M = 5;
 
+/** True for what a caller can come upon later: a thing seen on the plant, not that there is none, nor where it stands. */
+const canBeFound =
+  ({ findings }: Edition) =>
+  ({ finding: id, answer }: Overturning): boolean => {
+    const finding = findings.find((one) => one.id === id);
+    return finding !== undefined && ['symptom', 'sign', 'test'].includes(finding.kind) && answer !== finding.absent;
+  };
+
 /** The single look that would put another cause first, in words. */
 function changeOfMind({ standing, edition }: ReplyInput): string | null {
-  const one = standing.overturnings[0];
+  const one = standing.overturnings.find(canBeFound(edition));
   const other = edition.causes.find((c) => c.id === one?.cause);
   return one && other
     ? `We would think of ${inSentence(other.name)} instead if you found this: ${readingText(edition, one.finding, one.answer).toLowerCase()}.`
