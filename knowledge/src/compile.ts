@@ -41,7 +41,7 @@ export interface Compiled {
   works: ReadonlyMap<string, string[]>;
   /** Tests that are read out step by step. Neither they nor the works travel in the edition. */
   inspections: Inspection[];
-  places: Record<'causes' | 'plants' | 'findings' | 'inspections', Map<string, Place>>;
+  places: Record<'causes' | 'plants' | 'findings' | 'inspections' | 'tasks', Map<string, Place>>;
 }
 
 /** Rows in the order of what these fields hold: like beside like travels shorter (three kilobytes of an edition), and no one else minds the order. */
@@ -103,12 +103,12 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
       words,
       ...(told.length > 0 ? { told } : {}),
     })),
-    careTasks: tasks.map(({ id, topic, name, how, hosts, window }) => ({
+    careTasks: tasks.map(({ id, topic, name, how, hosts, 'not-hosts': notHosts, window }) => ({
       id,
       topic,
       name,
       how,
-      hosts: { include: hosts as Cause['hosts']['include'], exclude: [] },
+      hosts: { include: hosts as Cause['hosts']['include'], exclude: notHosts as Cause['hosts']['exclude'] },
       window: toWindow(id, window, 'memory'),
     })),
     lexicon: shared.lexicon,
@@ -126,7 +126,13 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   );
   const digest = createHash('sha256').update(JSON.stringify(contents)).digest('hex').slice(0, 8);
   const placesOf = (rows: Placed<{ id: string }>[]) => new Map(rows.map((row) => [row.id, row.place]));
-  const places = { causes: placesOf(causes), plants: placesOf(plants), findings: placesOf(findings), inspections: placesOf(inspections) };
+  const places = {
+    causes: placesOf(causes),
+    plants: placesOf(plants),
+    findings: placesOf(findings),
+    inspections: placesOf(inspections),
+    tasks: placesOf(tasks),
+  };
   const known = new Set(causes.map((row) => row.id));
   for (const row of heard)
     if (!known.has(row.id)) complaints.push({ ...row.place, level: 'error', text: `callers' words for "${row.id}", which is no cause` });

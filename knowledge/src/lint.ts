@@ -5,6 +5,7 @@ import { separation } from '@sounding/core/library/separation.ts';
 import type { Cause, Edition, HostSelector, Inspection, Window } from '@sounding/core/edition/edition.ts';
 import { sumOf } from '@sounding/core/measure/all.ts';
 import type { Compiled } from './compile.ts';
+import { lintCare } from './lintCare.ts';
 import { doubles, unreachable } from './lintReach.ts';
 import type { Complaint, Place } from './read.ts';
 
@@ -206,11 +207,12 @@ export function lint(compiled: Compiled, changed: ReadonlySet<string> | null = n
     if (problems.length < 3) sayAt(plant.id, places.plants.get(plant.id))(`only ${problems.length} causes can strike it`);
   }
   for (const task of edition.careTasks ?? []) {
-    const say = sayAt(task.id, { file: 'care-tasks.yaml', line: 1 });
+    const say = sayAt(task.id, places.tasks.get(task.id));
     if (!edition.careTopics.some(({ id }) => id === task.topic)) say(`"${task.topic}" is no care topic`);
     if (!edition.plants.some((plant) => hostWeight(task, plant) > 0)) say('no plant of this edition is meant by it');
     if (!hasDates(task.window)) say('its window has no dates');
   }
+  lintCare(edition, (id, text) => sayAt(id, places.tasks.get(id))(text));
   for (const inspection of compiled.inspections) lintInspection(inspection, edition, sayAt(inspection.id, places.inspections.get(inspection.id)));
   const cited = new Set(edition.causes.flatMap((c) => [c, ...c.rates, ...c.windows, ...c.options].flatMap((item) => item.source ?? [])));
   for (const source of edition.sources)

@@ -311,7 +311,15 @@ export const lexiconFile = z.strictObject({
 /** An active ingredient by its ISO common name, with its mode-of-action group. */
 export const activeRow = z.strictObject({ id, name: z.string(), group: z.string(), 'least-toxic': z.boolean().default(false) });
 /** What is to be done through the year for a plant that is well. */
-export const careTaskRow = z.strictObject({ id, topic: id, name: z.string(), how: z.string(), hosts: hostShorthand, window: windowRow });
+export const careTaskRow = z.strictObject({
+  id,
+  topic: id,
+  name: z.string(),
+  how: z.string(),
+  hosts: hostShorthand,
+  'not-hosts': excludedShorthand.default([]),
+  window: windowRow,
+});
 const days = z.number().int().positive().max(120);
 /** A test to walk a caller through. `read` holds what a result says, as finding=answer words. */
 export const inspectionRow = z.strictObject({

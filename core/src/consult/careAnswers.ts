@@ -1,6 +1,6 @@
-import { hostWeight } from '../diagnosis/hosts.ts';
-import { EAT, POISON, type CareTask, type Edition, type Plant } from '../edition/edition.ts';
+import { EAT, POISON, type Edition, type Plant } from '../edition/edition.ts';
 import { WHOLE_CARD, type CareQuestion } from '../language/careQuestions.ts';
+import { worksFor } from '../season/works.ts';
 import { windowStanding, type SeasonContext, type WindowStanding } from '../season/windows.ts';
 
 /** Care topics that speak to each other: a question about pruning also wants to hear which wood flowers. */
@@ -54,15 +54,9 @@ export function careAnswers(edition: Edition, plant: Plant | null, questions: re
   return all.filter(({ topic }, n) => all.findIndex((other) => other.topic === topic) === n);
 }
 
-/** True for work written for this plant or its genus rather than for plants of its sort. */
-const isOwn = ({ hosts }: CareTask, plant: Plant): boolean =>
-  hosts.include.some((host) => ('plant' in host && host.plant === plant.id) || ('genus' in host && host.genus === plant.genus));
-
-/** The works of the year on the topics that were answered, with their days at this place; a plant's own work goes over that of its sort. */
+/** The works of the year on the topics that were answered, with their days at this place. */
 export function careDates(edition: Edition, plant: Plant, topics: readonly string[], context: SeasonContext): CareDate[] {
-  const tasks = (edition.careTasks ?? []).filter((task) => topics.includes(task.topic) && hostWeight(task, plant) > 0);
-  const hasOwn = new Set(tasks.filter((task) => isOwn(task, plant)).map(({ topic }) => topic));
-  return tasks
-    .filter((task) => isOwn(task, plant) || !hasOwn.has(task.topic))
+  return worksFor(edition, plant)
+    .filter(({ topic }) => topics.includes(topic))
     .map(({ topic, name, how, window }) => ({ topic, name, how, timing: windowStanding(window, context) }));
 }

@@ -11,6 +11,7 @@ import { playedOn, type Expected } from './playedOn.ts';
 import { waterBalance } from './waterBalance.ts';
 import type { WeatherDay, WeatherSeries } from './weather.ts';
 import { windowStanding, type SeasonContext, type WindowStanding } from './windows.ts';
+import { worksFor } from './works.ts';
 
 /** A window of a cause that stands at a turn: it opens, is open, or ends, within the days looked at. */
 export interface DueWindow {
@@ -190,9 +191,7 @@ export function seasonReport(edition: Edition, input: SeasonInput): SeasonReport
 export function plantYear(edition: Edition, plant: Plant, context: SeasonContext): { cause: string; name: string; timing: WindowStanding }[] {
   const { climate } = context;
   const isDated = ({ timing }: { timing: WindowStanding }) => timing.from !== null && timing.to !== null;
-  const care = (edition.careTasks ?? [])
-    .filter((task) => hostWeight(task, plant) > 0)
-    .map((task) => ({ cause: task.id, name: task.name, timing: windowStanding(task.window, context) }));
+  const care = worksFor(edition, plant).map((task) => ({ cause: task.id, name: task.name, timing: windowStanding(task.window, context) }));
   const weight = (cause: Cause) => hostWeight(cause, plant) * COMMONNESS_VALUES[cause.commonness];
   const against = edition.causes
     .filter((cause) => hostWeight(cause, plant) > 0 && (climate === null || cause.climates.length === 0 || cause.climates.includes(climate)))
