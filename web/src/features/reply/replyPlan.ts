@@ -4,6 +4,9 @@ import { doseOf, labelContext, offersOf } from '../plan/doseOf.ts';
 import { usualEquipment, usualTarget } from '../plan/ProductPanel.tsx';
 import type { PlanWork } from '../plan/usePlanWork.ts';
 
+/** True where the advice is something that is measured out. */
+const sprays = (standing: PlanWork['standing']): boolean => standing?.decision.act === 'contact' || standing?.decision.act === 'systemic';
+
 /** What of the plan goes into the letter: only an amount that the label allows on the day of the answer. */
 export function replyPlan({ question, standing, shed, plant, cause, plan, date }: PlanWork): ReplyPlan | null {
   if (!question || !shed) return null;
@@ -14,7 +17,8 @@ export function replyPlan({ question, standing, shed, plant, cause, plan, date }
   if (!plant || !cause) return none(false);
   const context = labelContext(shed, { today: date, hemisphere: question.hemisphere });
   const offers = offersOf(shed, plant, cause, context, () => false);
-  const refer = offers.length > 0 && offers.every(({ refusal }) => refusal?.refer);
+  // no letter that sends to the rake asks for a licence
+  const refer = sprays(standing) && offers.length > 0 && offers.every(({ refusal }) => refusal?.refer);
   const chosen = offers.find(({ label, use }) => label.id === plan.labelId && use.id === plan.useId);
   if (!chosen) return none(refer);
   const worked = doseOf(
