@@ -31,7 +31,7 @@ const edition: Edition = {
   plants: [pear, ...smallEdition.plants],
   findings: [
     finding('leaf-holes', 'leaf', 'symptom', 'full hole|holes', '{leaf} hole|holes'),
-    finding('leaf-cups', 'leaf', 'symptom', 'like cabbages', 'fruits spoons'),
+    finding('leaf-cups', 'leaf', 'symptom', 'like cabbages', 'fruits spoons', 'green ribs', '={leaf} curly', '={leaf} are curly'),
     finding('fruit-holes', 'fruit', 'symptom', '{fruit} hole|holes'),
     finding('leaf-fur', 'leaf', 'sign', 'grey fur'),
     finding('fruit-fur', 'fruit', 'symptom', 'grey fur {fruit}'),
@@ -39,7 +39,7 @@ const edition: Edition = {
   causes: [],
   lexicon: {
     ...smallEdition.lexicon,
-    classes: { ...smallEdition.lexicon.classes, fruit: ['fruit', 'fruits'] },
+    classes: { ...smallEdition.lexicon.classes, fruit: ['fruit', 'fruits'], vein: ['rib'], is: ['are'] },
     organs: { leaf: ['leaf', 'leaves'], fruit: ['fruit', 'fruits'] },
   },
 };
@@ -54,6 +54,11 @@ describe('the organ spoken of', () => {
   it('does not take a symptom from the part its own words name', () => {
     expect(pairs('the fruits are like cabbages')).toEqual([]);
     expect(pairs('the fruits are spoons')).toEqual(['leaf-cups=some']);
+  });
+  it('is the leaf for its veins, whatever else is spoken of', () => expect(pairs('green ribs, the fruits fall')).toEqual(['leaf-cups=some']));
+  it('stands behind "these are", not behind "these spikes"', () => {
+    expect(pairs('the leaves: these are curly')).toEqual(['leaf-cups=some']);
+    expect(pairs('the leaves have these curly things')).toEqual([]);
   });
   it('is the fruit for the plural of a fruit tree, and the plant for its name', () => {
     expect(pairs('my pears are full of holes')).toEqual(['fruit-holes=some']);

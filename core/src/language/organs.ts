@@ -3,6 +3,8 @@ import type { Match } from './meaning.ts';
 import type { Token } from './tokens.ts';
 
 const PRONOUNS = new Set(['they', 'them', 'these', 'those']);
+/** "These are brown" stands for what was named before; "these bright red spikes" names them. */
+const POINTING = new Set(['these', 'those']);
 /** Words back that a "they" looks for what it stands for. */
 const PRONOUN_REACH = 14;
 /** Tokens to either side in which an organ is taken to be the one spoken of. */
@@ -17,12 +19,15 @@ export interface NamedWords {
 /** Which organ of the plant is spoken of, and whether a phrase is about it. */
 export class Organs {
   private readonly words: ReadonlySet<string>;
-  /** The ends of any part: they may be a leaf's or a shoot's. */
-  private readonly tips: ReadonlySet<string>;
+  /** The ends of any part, a leaf's or a shoot's, and the veins that only a leaf has: they say themselves of what they are. */
+  private readonly pieces: ReadonlySet<string>;
+  /** Behind "these" they make a pronoun of it. */
+  private readonly verbs: ReadonlySet<string>;
 
   constructor(private readonly lexicon: Lexicon) {
     this.words = new Set(Object.values(lexicon.organs).flat());
-    this.tips = new Set(lexicon.classes['tip']);
+    this.verbs = new Set([...(lexicon.classes['is'] ?? []), ...(lexicon.classes['turned'] ?? []), 'have', 'had', 'do', 'did']);
+    this.pieces = new Set([...(lexicon.classes['tip'] ?? []), ...(lexicon.classes['vein'] ?? []).flatMap((word) => [word, `${word}s`])]);
   }
 
   /** True for the name of a part: "leaves", "bark". */
@@ -37,13 +42,14 @@ export class Organs {
     );
   }
 
-  /** Lets every "they" stand for the organ spoken of before it. */
+  /** Lets every "they", and a "these" before a verb, stand for the organ spoken of before it. */
   resolvePronouns(tokens: readonly Token[]): Token[] {
     let last = -1;
     return tokens.map((token, index) => {
       if (this.words.has(token.word)) last = index;
       const antecedent = last >= 0 && index - last <= PRONOUN_REACH ? tokens[last] : undefined;
-      return antecedent && PRONOUNS.has(token.word) ? { ...token, standsFor: { word: antecedent.word, stem: antecedent.stem } } : token;
+      const names = POINTING.has(token.word) && !this.verbs.has(tokens[index + 1]?.word ?? 'are');
+      return antecedent && PRONOUNS.has(token.word) && !names ? { ...token, standsFor: { word: antecedent.word, stem: antecedent.stem } } : token;
     });
   }
 
@@ -87,7 +93,7 @@ export class Organs {
       if (spoken.size === 0 || spoken.has(organ)) return true;
       if (kind !== 'symptom') return !isSaidOfAnother(match); // a creature or a fungus may sit anywhere
       if (isFar(match)) return true;
-      return match.at.some((i) => this.isPart(tokens[i]!) || this.tips.has(tokens[i]!.word)); // "shoots like little cabbages" says itself of what it is
+      return match.at.some((i) => this.isPart(tokens[i]!) || this.pieces.has(tokens[i]!.word)); // "shoots like little cabbages" says itself of what it is
     };
   }
 }
