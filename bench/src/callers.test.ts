@@ -37,7 +37,7 @@ describe('the corpus', () => {
   });
   it('asks only for readings the edition has', () => {
     const known = new Set(edition.findings.flatMap((f) => f.answers.map((a) => `${f.id}=${a.id}`)));
-    expect(lines.flatMap(({ readings, may }) => [...readings, ...may]).filter((reading) => !known.has(reading))).toEqual([]);
+    expect(lines.flatMap(({ readings, may }) => [...readings, ...may]).filter((reading) => !known.has(reading.replace('=not:', '=')))).toEqual([]);
   });
   it('scores a reader that reads nothing as reading nothing', () => {
     const mute = { understand: () => ({ readings: [] }) } as unknown as Understander;
