@@ -48,8 +48,12 @@ describe('taking', () => {
     const taking = hear('no white powder but b', { negatedBy: [-1, 0, 0, -1, -1] });
     taking.take(seen(creatures, 'white', [1, 2]));
     expect(taking.readings).toMatchObject([{ answer: 'not:white' }]);
-    taking.take(seen(creatures, 'b', [4], 0.5));
-    expect(taking.readings).toMatchObject([{ answer: 'b' }]);
+    taking.take(seen(creatures, 'none', [3], 0.6));
+    expect(taking.readings).toMatchObject([{ answer: 'none', choices: [] }]);
+    const other = hear('no white powder but b', { negatedBy: [-1, 0, 0, -1, -1] });
+    other.take(seen(creatures, 'white', [1, 2]));
+    other.take(seen(creatures, 'b', [4], 0.5));
+    expect(other.readings).toMatchObject([{ answer: 'b', choices: [] }]);
     expect(deniedOf(creatures, 'not:none')).toBe('none');
   });
   it('gives up "there, of what kind is not said" for the kind, whichever comes first', () => {

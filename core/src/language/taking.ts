@@ -164,8 +164,11 @@ export class Taking {
   /** "Leaves turn yellow but the veins stay green": the more particular of two things said of one finding is meant, the other kept as a choice. */
   private weighAgainst(same: UnderstoodReading, finding: Finding, answer: string, at: readonly number[]): void {
     if (same.answer === answer || same.choices.includes(answer)) return;
-    if (isOnlyDenied(answer) && (same.answer !== finding.absent || answer !== `not:${finding.absent}`)) return;
-    if (isOnlyDenied(same.answer) && answer !== finding.absent) {
+    // "no slugs" goes before nothing that is said; only "there are some" and "there are none" stand against each other
+    const some = `not:${finding.absent}`;
+    const standAgainst = [answer, same.answer].includes(some) && [answer, same.answer].includes(finding.absent ?? some);
+    if (isOnlyDenied(answer) && !standAgainst) return;
+    if (isOnlyDenied(same.answer) && !standAgainst) {
       Object.assign(same, { answer, from: this.said(at) });
       return;
     }
