@@ -165,6 +165,18 @@ describe('reply', () => {
     expect(told(['coating', 'none'], ['frost', 'yes'], ['coating', 'white'])).toContain('if you found this: coating: white');
     expect(told(['coating', 'none'], ['frost', 'yes'])).not.toContain('We would think of');
   });
+  it('asks for nothing that was told, where there is something else to look at', () => {
+    const told: Reading[] = [{ finding: 'frost', answer: 'yes', channel: 'caller-unsure' }];
+    const standing = standingOf(told, '2026-05-10', consultant);
+    const letter = (...asked: [string, boolean][]) => {
+      const questions = asked.map(([finding, again]) => ({ ...standing.questions[0]!, finding, again }));
+      const open = { ...standing.decision, firm: false };
+      return reply(told, '2026-05-10', null, consultant, { ...standing, questions, decision: open });
+    };
+    const ask = (id: string) => edition.findings.find((finding) => finding.id === id)!.ask;
+    expect(letter(['frost', true], ['holes', false])).toContain(`Please look and tell us\n– ${ask('holes')}\n\n`);
+    expect(letter(['frost', true])).toContain(ask('frost'));
+  });
   it('gives amounts, days and gear of the plan, and sends to a licensed person where only they may', () => {
     const plan = {
       dose: 'Lakewash Soap: 100 ml in 5 litres, once',

@@ -129,8 +129,12 @@ function hostName(plant: Plant | null): string {
 /** How many things a caller can be asked to look at in one letter. */
 const LOOK_AT = 3;
 
+/** What to look at; a letter cannot say "you told us", so what was told is asked for only where nothing else is. */
 function unsure({ standing, edition }: ReplyInput): string[] {
-  const asks = standing.questions.slice(0, LOOK_AT).flatMap((q) => edition.findings.find((f) => f.id === q.finding)?.ask ?? []);
+  const fresh = standing.questions.filter(({ again }) => !again);
+  const asks = (fresh.length > 0 ? fresh : standing.questions)
+    .slice(0, LOOK_AT)
+    .flatMap((q) => edition.findings.find((f) => f.id === q.finding)?.ask ?? []);
   return ['That is not sure enough to act on, so please treat nothing yet.', '', 'Please look and tell us', ...asks.map((ask) => `– ${ask}`), ''];
 }
 
