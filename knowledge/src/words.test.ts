@@ -45,6 +45,21 @@ const linesOf = (file: string): string[][] =>
     .map((line) => line.split('\t'));
 const known = new Set(edition.findings.flatMap(({ id, answers }) => answers.map((answer) => `${id}=${answer.id}`)));
 
+describe('what is told of a thing', () => {
+  const understander = new Understander(edition);
+  const told = (said: string | { ask: string; say: string }) => new Set(understander.understand([said]).readings.map(({ finding }) => finding));
+  it.each([
+    ['Grubs?', 'yellowish with black spots', 'leaf-spots'],
+    ['Soil?', 'dry for two months', 'wet-spell'],
+    ['Pot', 'no holes', 'leaves-eaten'],
+    ['Moved?', 'outside last week', 'onset'],
+    ['Tips?', 'still green', 'set-and-form'],
+  ])('is told of nothing else: %s %s', (ask, say, finding) => {
+    expect(told(say)).toContain(finding);
+    expect(told({ ask, say })).not.toContain(finding);
+  });
+});
+
 describe('plain statements', () => {
   const understander = new Understander(edition);
   const lines = linesOf('plain.tsv') as [readings: string, say: string][];

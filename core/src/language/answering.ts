@@ -39,23 +39,31 @@ const MOST_BARE_WORDS = 3;
 interface Means {
   /** @param saidFrom readings must rest on a word at or after this index that was not there before it */
   reading: (text: string, channel: Channel, saidFrom?: number) => Understanding;
+  /** What the caller says of what a label names, which may keep words from meaning anything else: "grubs" of "yellow with black spots". */
+  readingBehind: (label: string, text: string) => Understanding;
   findings: ReadonlyMap<string, Finding>;
   organs: Organs;
   vocabulary: Vocabulary;
   scales: Scales;
 }
 
+/** Most words of a question in note form: "new leaves", "cut open". */
+const LONGEST_LABEL = 3;
+const isLabel = (ask: string): boolean => ask.trim().split(/\s+/).length <= LONGEST_LABEL;
+
 /** Reads answers in the light of their questions. */
 export class Answering {
   private readonly reading: Means['reading'];
+  private readonly readingBehind: Means['readingBehind'];
   private readonly findings: Means['findings'];
   private readonly organs: Organs;
   private readonly vocabulary: Vocabulary;
   private readonly scales: Scales;
   private readonly ownAnswers: OwnAnswers;
 
-  constructor({ reading, findings, organs, vocabulary, scales }: Means) {
+  constructor({ reading, readingBehind, findings, organs, vocabulary, scales }: Means) {
     this.reading = reading;
+    this.readingBehind = readingBehind;
     this.findings = findings;
     this.organs = organs;
     this.vocabulary = vocabulary;
@@ -227,7 +235,7 @@ export class Answering {
     const isYesOrNo = asked?.answers.some(({ id }) => id === 'yes');
     const kind = answerIn(say, isYesOrNo ? ask.replace(/\bor\b/gi, ',') : ask);
     if (kind === 'unknown') return NOTHING;
-    const said = this.reading(say, 'caller');
+    const said = isLabel(ask) ? this.readingBehind(ask, say) : this.reading(say, 'caller');
     const canBeMeant = this.canBeMeant(ask, say);
     for (const whole of kind === 'other' ? choiceTaken(ask, say) : []) {
       const { readings } = this.reading(whole, channelOf(say));

@@ -45,6 +45,12 @@ describe('phrase patterns', () => {
     ['none of them there', 'dust leaf -rust|orange', 'dust on the leaf', true],
     ['one of them far off', 'dust leaf -rust|orange', 'dust lies thick on the leaf of my big potted orange', true],
   ])('%s', (_name, pattern, text, matches) => expect(found([pattern], text).length > 0).toBe(matches));
+  it('may be spoilt by a word right before the talk, as far as its first clause', () => {
+    const behind = (label: string, text: string) => book('dust leaf -grub').matches(tokens(text), new Set(), tokens(label)).length;
+    expect(behind('grubs', 'dust on the leaf')).toBe(0);
+    expect(behind('soil', 'dust on the leaf')).toBe(1);
+    expect(behind('grubs', 'none. dust on the leaf')).toBe(1);
+  });
   it('scores a rarer word above a common one', () => {
     const b = book('leaf ring', 'leaf spot', 'spot brown', 'spot black', 'spot white');
     const scores = Object.fromEntries(b.matches(tokens('leaf ring spot')).map((m) => [m.value, m.score]));

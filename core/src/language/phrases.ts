@@ -142,12 +142,15 @@ const ENDINGS = ['', 's', 'es', 'd', 'ed', 'ing', 'er', 'ers', 'ly'];
 /** Tokens to either side of a match in which a word that must not stand there is looked for. */
 const BESIDE = 4;
 
-function isSpoilt(phrase: Phrase<unknown>, tokens: readonly Token[], at: readonly number[]): boolean {
+function isSpoilt(phrase: Phrase<unknown>, tokens: readonly Token[], at: readonly number[], before: readonly Token[]): boolean {
   if (phrase.without.length === 0) return false;
   const { clause } = tokens[at[0]!]!;
+  const isBarred = (token: Token | undefined): boolean => token !== undefined && phrase.without.some((term) => fits(term, token));
+  const goesOn = clause === tokens[0]!.clause;
   for (let i = at[0]! - BESIDE; i <= at[at.length - 1]! + BESIDE; i++) {
     const token = tokens[i];
-    if (token && token.clause === clause && !at.includes(i) && phrase.without.some((term) => fits(term, token))) return true;
+    if (token?.clause === clause && !at.includes(i) && isBarred(token)) return true;
+    if (i < 0 && goesOn && isBarred(before[before.length + i])) return true;
   }
   return false;
 }
@@ -201,8 +204,11 @@ export class PhraseBook<T> {
     return 0.1 + Math.log(1 + all / (this.uses.get(token.stem) ?? 2)) / Math.log(1 + all);
   }
 
-  /** @param passedOver indexes that count for as little as small words: names of plants between the words of a phrase */
-  matches(tokens: readonly Token[], passedOver: ReadonlySet<number> = new Set()): PhraseMatch<T>[] {
+  /**
+   * @param passedOver indexes that count for as little as small words: names of plants between the words of a phrase
+   * @param before words that stood right before these and are no part of any phrase, but may spoil one
+   */
+  matches(tokens: readonly Token[], passedOver: ReadonlySet<number> = new Set(), before: readonly Token[] = []): PhraseMatch<T>[] {
     const found: PhraseMatch<T>[] = [];
     const small = tokens.map((token, index) => this.isSmall(token) || passedOver.has(index));
     const where = positions(tokens, (_, index) => small[index] ?? false);
@@ -215,7 +221,7 @@ export class PhraseBook<T> {
             : phrase.nearness === 'close'
               ? closeMatch(phrase, tokens, (i) => small[i] ?? false, start)
               : looseMatch(phrase, tokens, where, start);
-        if (!at || isSpoilt(phrase, tokens, at)) continue;
+        if (!at || isSpoilt(phrase, tokens, at, before)) continue;
         const spread = where[at[at.length - 1]!]! - where[at[0]!]! + 1 - at.length;
         const said = at.reduce((sum, index) => sum + this.telling(tokens[index]!), 0);
         found.push({

@@ -121,6 +121,7 @@ export class Understander {
     const { findings, organs, vocabulary, scales } = this;
     this.answering = new Answering({
       reading: (text, channel, saidFrom) => this.read(text, channel, saidFrom),
+      readingBehind: (label, text) => this.read(text, 'caller', 0, this.vocabulary.mended(label)),
       findings,
       organs,
       vocabulary,
@@ -137,7 +138,7 @@ export class Understander {
    * Phrases met in the talk that say more than a plant's own name: "cottonwood" is no wool, and who has a black locust claims no locusts. Two plants in
    * one phrase say something: clover in the lawn.
    */
-  private matchesIn(tokens: readonly Token[], plants: readonly PlantMention[], named: ReadonlySet<number>): Match[] {
+  private matchesIn(tokens: readonly Token[], plants: readonly PlantMention[], named: ReadonlySet<number>, before: readonly Token[]): Match[] {
     const ownNames = plants.filter(({ nearby }) => !nearby).map(({ at }) => new Set<number>(at));
     const isOwnName = ({ at }: Match) => ownNames.some((name) => at.every((i) => name.has(i)));
     const { fruit } = namedWords(tokens, plants);
@@ -147,12 +148,15 @@ export class Understander {
     const meant = (i: number) => (fruit.has(i) ? { standsFor: FRUIT } : whole.has(i) ? { standsFor: WHOLE } : {});
     const said = withoutHostWords(tokens, plants).map((token, i) => ({ ...token, ...(token.word === '' ? {} : meant(i)) }));
     const { book } = this.vocabulary;
-    const within = book.matches(said, named).filter((match) => match.value.kind === 'care' || !isOwnName(match));
+    const within = book.matches(said, named, before).filter((match) => match.value.kind === 'care' || !isOwnName(match));
     return [...within, ...toldBehind(book, said, within, (token) => this.organs.isPart(token))];
   }
 
-  /** @param saidFrom readings must rest on a word at or after this index that was not there before it; those before only give it its sense */
-  private read(text: string, channel: Channel, saidFrom = 0): Understanding {
+  /**
+   * @param saidFrom readings must rest on a word at or after this index that was not there before it; those before only give it its sense
+   * @param label words of which the text is told: "grubs" of "yellow with black spots"
+   */
+  private read(text: string, channel: Channel, saidFrom = 0, label: readonly Token[] = []): Understanding {
     // a slip of the pen put right for a phrase must not make a plant of it, nor a plant's name a phrase: "peace lily" is no peach
     const plants = this.plantNames.find(this.vocabulary.asWritten(text));
     const host = closest(plants);
@@ -160,7 +164,7 @@ export class Understander {
     const tokens = this.organs.resolvePronouns(this.vocabulary.mended(text, named));
     const { negatedBy, spared, doubted } = scopesOf(tokens, this.edition.lexicon);
     const before = new Set(tokens.slice(0, saidFrom).map(({ stem }) => stem));
-    const all = this.matchesIn(tokens, plants, named).filter(({ at }) => at.some((i) => i >= saidFrom && !before.has(tokens[i]!.stem)));
+    const all = this.matchesIn(tokens, plants, named, label).filter(({ at }) => at.some((i) => i >= saidFrom && !before.has(tokens[i]!.stem)));
     const care = this.careQuestions.heard(tokens, named, askingIn(tokens), all.flatMap(ofCare));
 
     const fitsOrgan = this.organs.fitting(tokens, namedWords(tokens, plants), all);
