@@ -1,7 +1,7 @@
 import { CauseNames } from '@sounding/core/consult/causeNames.ts';
 import type { PracticeCall } from '@sounding/core/consult/practiceCall.ts';
 import { modelForSituation } from '@sounding/core/diagnosis/model.ts';
-import { termsOf, type Term } from '@sounding/core/diagnosis/posterior.ts';
+import { termsOf } from '@sounding/core/diagnosis/posterior.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { evidenceIn } from '@sounding/core/language/evidenceIn.ts';
 import { Understander } from '@sounding/core/language/understand.ts';
@@ -36,16 +36,21 @@ export class ContraryReadings {
     const month = call.date === null ? null : Number(call.date.slice(5, 7));
     const model = modelForSituation(this.edition, { plant, month, climate: call.climate, hemisphere: call.hemisphere, setting: 'phone' });
     const named = call.cause === null ? [] : this.names.forPractice([call.cause, ...call.also]);
-    const places = named.map((cause) => model.causes.indexOf(cause)).filter((place) => place >= 0);
-    const understood = this.understander.understand([call.opening, ...call.facts], plant);
-    // where a call goes by a name that several causes share, the one that knows most of it is meant
-    const weight = ({ log, general }: Term) => (10 * (Math.max(...places.map((place) => log[place] ?? 0)) - general)) / Math.LN10;
-    return termsOf(model, places.length === 0 ? [] : evidenceIn(understood))
-      .filter((term) => term.finding !== null && weight(term) < CONTRARY_DECIBANS)
-      .flatMap((term) =>
-        understood.readings
-          .filter(({ finding }) => finding === term.finding?.id)
-          .map(({ finding, answer, from }) => ({ cause: named[0]!, reading: `${finding}=${answer}`, from, decibans: weight(term) })),
-      );
+    const possible = named.flatMap((cause) => {
+      const place = model.causes.indexOf(cause);
+      return place < 0 ? [] : [{ cause, place }];
+    });
+    if (possible.length === 0) return [];
+    const { readings, ...understood } = this.understander.understand([call.opening, ...call.facts], plant);
+    return termsOf(model, evidenceIn({ ...understood, readings })).flatMap(({ finding, log, general }) => {
+      if (finding === null) return [];
+      // where a call goes by a name that several causes share, the one that knows most of it is meant
+      const { cause, place } = possible.reduce((best, one) => ((log[one.place] ?? 0) > (log[best.place] ?? 0) ? one : best));
+      const decibans = (10 * ((log[place] ?? 0) - general)) / Math.LN10;
+      if (decibans >= CONTRARY_DECIBANS) return [];
+      return readings
+        .filter((read) => read.finding === finding.id)
+        .map(({ answer, from }) => ({ cause, reading: `${finding.id}=${answer}`, from, decibans }));
+    });
   }
 }

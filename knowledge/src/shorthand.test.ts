@@ -22,6 +22,7 @@ describe('the short ways of writing', () => {
     }));
   it.each([
     [rateShorthand, 'holes perhaps', 'wants "answer rate" pairs'],
+    [rateShorthand, '', 'a finding without an answer'],
     [rateShorthand, 'holes', 'wants "answer rate" pairs'],
     [hostShorthand, 'species pear 1', 'wants any, family, genus, group or plant'],
     [hostShorthand, 'genus Pyrus 9', 'a weight above 0 up to 3'],

@@ -22,7 +22,9 @@ const parts = (text: string): string[][] =>
 /** `"answer rate, answer rate"` as a map of answers. */
 export const rateShorthand = z.string().transform((text, ctx) => {
   const answers: Record<string, RateWord> = {};
-  for (const [answer, rate, ...rest] of parts(text)) {
+  const pairs = parts(text);
+  if (pairs.length === 0) return issue(ctx, 'a finding without an answer says nothing: leave it out');
+  for (const [answer, rate, ...rest] of pairs) {
     if (!answer || !rate || rest.length > 0 || !isRate(rate))
       return issue(ctx, `"${text}": wants "answer rate" pairs with commas between; rates are ${Object.keys(RATE_VALUES).join(', ')}`);
     answers[answer] = rate;
