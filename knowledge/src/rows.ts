@@ -20,6 +20,7 @@ export function toFinding(row: FindingRow): Finding {
     answers: entries.map(([id, a]) => ({
       id,
       say: a.say,
+      ...(a.denied ? { denied: a.denied } : {}),
       words: a.words.map(inWordOrder),
       background: (a.share ?? each) / total,
       ...(a['up-to'] ? { upTo: a['up-to'] } : {}),

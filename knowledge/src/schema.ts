@@ -115,7 +115,13 @@ export const findingRow = z.strictObject({
   scale: z.strictObject({ of: z.enum(SCALES), asked: z.array(z.string()) }).optional(),
   answers: z.record(
     id,
-    z.strictObject({ say: z.string(), share: z.number().min(0.001).max(1).optional(), 'up-to': z.number().positive().optional(), words }),
+    z.strictObject({
+      say: z.string(),
+      denied: z.string().optional(),
+      share: z.number().min(0.001).max(1).optional(),
+      'up-to': z.number().positive().optional(),
+      words,
+    }),
   ),
 });
 

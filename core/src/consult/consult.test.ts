@@ -123,5 +123,8 @@ describe('words', () => {
     expect(readingText(smallEdition, 'coating', 'not:white')).toBe('coating: not white');
     expect(readingText(smallEdition, 'coating', 'not:none')).toBe('coating: there, kind not said');
     expect(readingText(smallEdition, 'moon', 'full')).toBe('moon: full');
+    const [coating, ...others] = smallEdition.findings;
+    const named = { ...coating!, answers: coating!.answers.map((a) => (a.id === 'white' ? { ...a, denied: 'there, of another colour' } : a)) };
+    expect(readingText({ ...smallEdition, findings: [named, ...others] }, 'coating', 'not:white')).toBe('coating: there, of another colour');
   });
 });

@@ -19,7 +19,7 @@ export function readingText(edition: Edition, findingId: string, answer: string)
   if (!finding) return `${findingId}: ${answer}`;
   if (answer === `not:${finding.absent}`)
     return `${finding.name}: ${NOTHING.has(finding.absent ?? '') ? 'there, kind not said' : 'amiss, not said how'}`;
-  const negated = answer.startsWith('not:');
-  const say = finding.answers.find((a) => a.id === answer.replace(/^not:/, ''))?.say ?? answer;
-  return `${finding.name}: ${negated ? 'not ' : ''}${say}`;
+  const known = finding.answers.find((a) => a.id === answer.replace(/^not:/, ''));
+  const say = known?.say ?? answer;
+  return `${finding.name}: ${answer.startsWith('not:') ? (known?.denied ?? `not ${say}`) : say}`;
 }

@@ -60,6 +60,8 @@ export interface Answer {
   id: string;
   /** What an advisor reads out, or shows on a chip. */
   say: string;
+  /** What is shown where no more is known than that it is not this one: "pruned, not said when". Its `say` behind a "not" where there is none. */
+  denied?: string;
   /** Phrase patterns, see language/phrases.ts. */
   words: string[];
   /** Share of plants in general that would give this answer, 0..1; the answers of a finding sum to 1. */

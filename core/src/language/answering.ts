@@ -1,34 +1,13 @@
 import type { Channel, Finding, Organ } from '../edition/edition.ts';
-import {
-  asBeginning,
-  asksByName,
-  asksWhether,
-  channelOf,
-  choiceTaken,
-  deniedAsk,
-  meansAllAsked,
-  presupposes,
-  repliedTo,
-  settledBy,
-  tellsOf,
-  withoutChoices,
-} from './answers.ts';
+import { asBeginning, asksWhether, channelOf, choiceTaken, meansAllAsked, presupposes, tellsOf, withoutChoices } from './answers.ts';
 import type { Organs } from './organs.ts';
 import { OwnAnswers } from './ownAnswers.ts';
+import { isSeen, PlainAnswers } from './plainAnswers.ts';
 import type { Scales } from './scales.ts';
-import { deniedOf, type UnderstoodReading } from './taking.ts';
+import type { UnderstoodReading } from './taking.ts';
 import { NOTHING, onScale, type Understanding } from './understanding.ts';
 import type { Vocabulary } from './vocabulary.ts';
 import { answerIn, ASKS_WHICH, beyondYesOrNo, isAnswerWord, saysSound } from './yesOrNo.ts';
-
-/** "Is it near a heater?" – "no" does not put it out of doors. */
-const ASKS_NEAR = /\b(?:near|beside|next to|close to|by (?:a|the|any))\b/i;
-
-const ASKS_ANY = /^\s*(?:and |so )?(?:(?:are|is) there )?any\b/i;
-
-/** What is on a plant besides its parts. */
-const THINGS =
-  /^(?:spots?|blotch(?:es)?|marks?|holes?|rings?|bumps?|lumps?|webs?|webbing|powder|mould|mold|fuzz|dust|coating|insects?|bugs?|flies|caterpillars?|worms?|grubs?|droppings|eggs?|galls?|mushrooms?|patch(?:es)?|mounds?|tunnels?)$/;
 
 /** The word in which the knowledge knows what is sound, for all that people say. */
 const SOUND = 'fine';
@@ -41,6 +20,8 @@ interface Means {
   reading: (text: string, channel: Channel, saidFrom?: number) => Understanding;
   /** What the caller says of what a label names, which may keep words from meaning anything else: "grubs" of "yellow with black spots". */
   readingBehind: (label: string, text: string) => Understanding;
+  /** What the words of a question say as a statement; the advisor asks for no advice with them. */
+  stated: (text: string) => Understanding;
   findings: ReadonlyMap<string, Finding>;
   organs: Organs;
   vocabulary: Vocabulary;
@@ -60,71 +41,17 @@ export class Answering {
   private readonly vocabulary: Vocabulary;
   private readonly scales: Scales;
   private readonly ownAnswers: OwnAnswers;
+  private readonly plain: PlainAnswers;
 
-  constructor({ reading, readingBehind, findings, organs, vocabulary, scales }: Means) {
+  constructor({ reading, readingBehind, stated, findings, organs, vocabulary, scales }: Means) {
     this.reading = reading;
     this.readingBehind = readingBehind;
     this.findings = findings;
     this.organs = organs;
     this.vocabulary = vocabulary;
     this.scales = scales;
+    this.plain = new PlainAnswers(stated, findings, vocabulary, (word) => organs.isPart({ word }));
     this.ownAnswers = new OwnAnswers([...findings.values()], (text) => vocabulary.mended(text).filter((token) => !vocabulary.isSmall(token)));
-  }
-
-  /** "Do the spots have rings?": the spots are there, whatever the answer; of a part of the plant it is asked whether there is anything. */
-  private asksOfWhatIsThere(ask: string): boolean {
-    const tokens = this.vocabulary.mended(ask);
-    const at = tokens.findIndex(({ word }) => word === 'the' || word === 'these' || word === 'those');
-    const what = tokens[at + 1];
-    return at >= 0 && what !== undefined && THINGS.test(what.word);
-  }
-
-  /** What a yes or no says to a question in anybody's words: the question read as a statement, or denied. */
-  private bySense(ask: string, affirmed: boolean): { finding: string; answer: string }[] {
-    return this.reading(ask.replace(/[?]/g, ''), 'caller').readings.flatMap(({ finding: id, answer, choices }) => {
-      const finding = this.findings.get(id);
-      if (!finding || choices.length > 0) return [];
-      if (affirmed) return [{ finding: id, answer }];
-      // "light in the hall?" – "not much" leaves it in the hall
-      if (finding.kind === 'site' && !asksWhether(ask)) return [];
-      const denied = this.asksOfWhatIsThere(ask) ? `not:${answer}` : deniedOf(finding, answer);
-      return answer === finding.absent || answer.startsWith('not:') ? [] : [{ finding: id, answer: denied }];
-    });
-  }
-
-  /** Without the absence of a thing that is asked about as being there: "do the spots have rings?" – "no rings, a halo". */
-  private withoutAbsent(ask: string, own: Understanding): Understanding {
-    if (!this.asksOfWhatIsThere(ask)) return own;
-    const there = new Set(this.bySense(ask, true).map(({ finding }) => finding));
-    return { ...own, readings: own.readings.filter(({ finding, answer }) => !there.has(finding) || answer !== this.findings.get(finding)?.absent) };
-  }
-
-  /** "Any spots?" – "yes": there, of a kind nobody knows, where a no would be that there are none. */
-  private notAbsent(ask: string): { finding: string; answer: string }[] {
-    return this.reading(deniedAsk(ask), 'caller').readings.flatMap(({ finding: id, answer }) => {
-      const finding = this.findings.get(id);
-      const there = finding && answer === finding.absent ? settledBy(finding, true) : null;
-      return there === null ? [] : [{ finding: id, answer: there }];
-    });
-  }
-
-  /** What a yes or no means: settled by a finding of ours, or by the sense of anybody's question. */
-  private meantBy(ask: string, asked: Finding | null, say: string, affirmed: boolean): { finding: string; answer: string }[] {
-    if (asked) {
-      const settled = repliedTo(asked, affirmed, say);
-      return settled === null ? [] : [{ finding: asked.id, answer: settled }];
-    }
-    const meant = this.bySense(ask, affirmed);
-    if (affirmed && meant.length === 0 && (ASKS_ANY.test(ask) || asksByName(ask))) return this.notAbsent(ask);
-    // "just this one?" – where the no before it does not reach, it denies nothing
-    const denied = affirmed ? [] : this.withoutAbsent(ask, this.withoutAsked(ask, this.reading(deniedAsk(ask), 'caller'))).readings;
-    // "does it recover at night?" – "no" means that it stays limp, not that it never wilts
-    const inFull = ({ finding }: { finding: string }) =>
-      denied.find((one) => one.finding === finding && one.answer !== this.findings.get(finding)?.absent && !one.answer.startsWith('not:'));
-    const said = affirmed ? meant : meant.length > 0 ? meant.map((one) => inFull(one) ?? one) : denied;
-    const isOnlyDenied = ({ answer }: { answer: string }) => answer.startsWith('not:');
-    const leavesPlace = ASKS_NEAR.test(ask) || (!asksWhether(ask) && said.some((one) => !isOnlyDenied(one)));
-    return affirmed || !leavesPlace ? said : said.filter((one) => !isOnlyDenied(one));
   }
 
   /** "What colour are the spots?" – "orange": the words of the question give those of the answer their sense. */
@@ -136,13 +63,6 @@ export class Answering {
     return together.readings.length === 0
       ? own
       : { ...own, readings: together.readings, notUnderstood: together.notUnderstood, wording: together.wording };
-  }
-
-  /** Without what the question itself affirms, which a no cannot mean: "does it perk up at night?" – "no, it stays flopped". */
-  private withoutAsked(ask: string, inLight: Understanding): Understanding {
-    const affirmed = this.bySense(ask, true);
-    const isAsked = (reading: UnderstoodReading) => affirmed.some(({ finding, answer }) => finding === reading.finding && answer === reading.answer);
-    return { ...inLight, readings: inLight.readings.filter((reading) => !isAsked(reading)) };
   }
 
   /** Whether what an answer says by itself can be meant: asked for the roots, "brown with black dots" is no leaf spot. */
@@ -169,9 +89,10 @@ export class Answering {
   private thereBySaying(ask: string, say: string, read: readonly UnderstoodReading[]): UnderstoodReading[] {
     const seen = read.some(({ finding }) => this.findings.get(finding)?.kind !== 'pattern');
     // "what do the webs look like?" – "dusty"
-    const asksLike = ASKS_WHICH.test(ask) && this.asksOfWhatIsThere(ask) && tellsOf(say);
+    const asksLike = ASKS_WHICH.test(ask) && this.plain.asksOfWhatIsThere(ask) && tellsOf(say);
     if (seen || (!presupposes(ask, say) && !asksLike)) return [];
-    return this.bySense(ask, true)
+    return this.plain
+      .bySense(ask, true)
       .filter(({ finding }) => this.findings.get(finding)?.kind !== 'pattern')
       .map(({ finding, answer }): UnderstoodReading => ({ finding, answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] }));
   }
@@ -184,7 +105,7 @@ export class Answering {
   /** Which answer of our own question was given: in its own words, by naming what it lists, or as nothing at all to be seen. */
   private offeredAnswer(asked: Finding, say: string): { answer: string; whole: boolean } | null {
     if (saysSound(say)) {
-      const sound = asked.plain?.fine ?? (asked.kind === 'symptom' || asked.kind === 'sign' ? asked.absent : undefined);
+      const sound = asked.plain?.fine ?? (isSeen(asked) ? asked.absent : undefined);
       return sound === undefined ? null : { answer: sound, whole: true };
     }
     const isListed = () => asked.answers.some(({ id }) => id === 'yes') && this.ownAnswers.names(asked, say);
@@ -215,7 +136,7 @@ export class Answering {
     if (measured.length > 0) return this.withMeasured(this.reading(say, 'caller'), measured, say);
     const offered = asked && this.offeredAnswer(asked, say);
     if (!asked || !offered)
-      return saysSound(say) && !this.asksOfWhatIsThere(ask) ? this.readSound(ask, say, asked) : this.readFreely(ask, say, asked);
+      return saysSound(say) && !this.plain.asksOfWhatIsThere(ask) ? this.readSound(ask, say, asked) : this.readFreely(ask, say, asked);
     const taken: UnderstoodReading = { finding: asked.id, answer: offered.answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] };
     if (offered.whole) return { ...this.reading(say, 'caller'), readings: [taken], notUnderstood: [] };
     const read = this.readFreely(ask, say, asked);
@@ -242,24 +163,27 @@ export class Answering {
       if (readings.length > 0) return this.besides({ ...said, readings }, said, canBeMeant);
     }
     const rest = kind === 'other' ? say : beyondYesOrNo(say);
-    const inLight = kind === 'no' ? this.withoutAsked(ask, this.inTheLightOf(ask, rest, said)) : this.inTheLightOf(ask, rest, said);
+    const inLight = kind === 'no' ? this.plain.withoutAsked(ask, this.inTheLightOf(ask, rest, said)) : this.inTheLightOf(ask, rest, said);
     // "holes?" – "lots, small round ones": what a yes goes on to say; a bare one says no more than yes
     const isBare = rest === say && (kind === 'no' || rest.trim().split(/\s+/).length <= MOST_BARE_WORDS);
-    const own = this.withoutAbsent(ask, rest === '' || (isBare && kind !== 'other') ? said : this.besides(inLight, said, canBeMeant));
+    const own = this.plain.withoutAbsent(ask, rest === '' || (isBare && kind !== 'other') ? said : this.besides(inLight, said, canBeMeant));
     if (kind === 'other') {
       const there = this.thereBySaying(ask, say, own.readings);
       if (there.length > 0) return { ...own, readings: [...there, ...own.readings] };
       return this.withMeasured(own, this.scales.answered(this.vocabulary.asWritten(ask), say), say);
     }
-    const fromQuestion = this.meantBy(ask, asked, say, kind === 'yes')
+    const fromQuestion = this.plain.meantBy(ask, asked, say, kind === 'yes');
+    // "water?" – "every day" is no yes after all
+    if (own.readings.length === 0 && fromQuestion.length === 0) {
+      const inFull = this.onlyOf(asked, this.inTheLightOf(ask, rest === '' ? say : rest, said));
+      const read = kind === 'no' ? this.plain.thereAfterAll(ask, this.plain.withoutAsked(ask, inFull)) : inFull;
+      if (read.readings.length > 0) return read;
+    }
+    const turned = fromQuestion.length > 0 || asked || kind === 'no' || !asksWhether(ask) ? fromQuestion : this.plain.againstDenial(ask);
+    const told = turned
       .filter(({ finding }) => !own.readings.some((reading) => reading.finding === finding))
       .map(({ finding, answer }): UnderstoodReading => ({ finding, answer, channel: channelOf(say), from: `${ask} – ${say}`, choices: [] }));
-    // "water?" – "every day" is no yes after all
-    if (fromQuestion.length === 0 && own.readings.length === 0) {
-      const inFull = this.onlyOf(asked, this.inTheLightOf(ask, rest === '' ? say : rest, said));
-      return kind === 'no' ? this.withoutAsked(ask, inFull) : inFull;
-    }
     const host = own.host ?? (asked ? null : this.reading(ask, 'caller').host);
-    return { ...own, readings: [...fromQuestion, ...own.readings], host, notUnderstood: own.notUnderstood.filter((run) => !isAnswerWord(run)) };
+    return { ...own, readings: [...told, ...own.readings], host, notUnderstood: own.notUnderstood.filter((run) => !isAnswerWord(run)) };
   }
 }

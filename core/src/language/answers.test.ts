@@ -177,7 +177,20 @@ describe('an answer', () => {
     expect(asBeginning('What colour are the spots?').trim()).toBe('colour are the spots');
     expect(asBeginning('Are the roots white?').trim()).toBe('the roots white');
   });
-  it('denies what was asked for', () => expect(deniedAsk('Are there any insects?')).toBe('no insects'));
+  it.each([
+    ['Are there any insects?', 'no insects'],
+    ['Is there a ring round it?', 'no ring round it?'],
+    ['Does it smell?', 'not it smell?'],
+    ['Is the fruit small?', 'the fruit not small?'],
+    ['Is the bottom of the fruit black?', 'the bottom of the fruit not black?'],
+    ['Do your apples split?', 'your apples not split?'],
+  ])('denies what was asked for: %s', (ask, denied) =>
+    expect(
+      deniedAsk(ask, (word) => word === 'fruit')
+        .trim()
+        .replace(/ \?*$/, ''),
+    ).toBe(denied.replace(/\?$/, '')),
+  );
 });
 
 describe('what a bare yes or no settles', () => {

@@ -29,7 +29,8 @@ const tellingWords = (text: string): string[] => (text.toLowerCase().match(/[a-z
 const ASKED_OF_IT = /\s(?:between|along|on|in|at|under|over|near|round|around|from|with|all|more|mainly|mostly|only|just)\s/;
 
 const ASKS_WHETHER_IT_IS = /^\s*(?:did|do|does|was|were|is|are|has|have|had)\b/i;
-const DENIES = /\b(?:not|no|never|neither|nor)\b|n't\b/i;
+/** What takes back what the words around it say. */
+export const DENIES = /\b(?:not|no|never|neither|nor)\b|n't\b/i;
 
 /**
  * "Is the yellow between the veins or all over?" – "between": the one of several things asked that the answer takes up, in the ways it may be said whole.
@@ -98,9 +99,34 @@ export const presupposes = (ask: string, say: string): boolean => asksByName(ask
 /** True for an answer that neither denies what it was asked of nor takes it back. */
 export const tellsOf = (say: string): boolean => say.trim() !== '' && !DENIES.test(say) && !TAKES_BACK.test(say);
 
-/** The thing a question asks for, denied. */
-export const deniedAsk = (ask: string): string =>
-  ASKS_WHETHER.test(ask) || asksByName(ask) ? `no ${ask.replace(ASKS_WHETHER, '').replace('?', '')}` : `not ${asBeginning(ask)}`;
+const DETERMINER = /^(?:the|its|your|their|these|those)$/i;
+const STANDS_FOR_NOTHING = /^(?:it|they|you|this|that|these|those|he|she|we|i|anything|something|anybody|somebody|anyone|someone|one|another)$/i;
+/** Which of them: more of what is spoken of comes behind. */
+const OF_WHICH = /^(?:new|old|young|lower|upper|outer|inner|whole|other|first|last|main|big|small)$/i;
+/** Words behind "the" in which the thing spoken of may end: "the bottom of the fruit". */
+const LONGEST_SUBJECT = 4;
+
+/** Denies what is said of the thing spoken of, not the thing: "the fruit is not small", never "no fruit". */
+function denied(statement: string, isPart: (word: string) => boolean): string {
+  const words = statement.trim().split(/\s+/);
+  const [first, second] = [words[0]!, words[1] ?? ''];
+  const isOf = DETERMINER.test(first) && second !== '';
+  if (!isOf && STANDS_FOR_NOTHING.test(first)) return `not ${statement}`;
+  const end = isOf ? words.slice(1, LONGEST_SUBJECT + 1).findLastIndex((word) => isPart(word.toLowerCase())) + 1 : 0;
+  const least = isOf ? (OF_WHICH.test(second) ? 2 : 1) : 0;
+  const subject = Math.max(end, least) + 1;
+  return [...words.slice(0, subject), 'not', ...words.slice(subject)].join(' ');
+}
+
+/**
+ * What a question asks for, denied.
+ * @param isPart true for the name of a part of a plant, in which what is spoken of ends: "the old leaves"
+ */
+export function deniedAsk(ask: string, isPart: (word: string) => boolean): string {
+  if (ASKS_WHETHER.test(ask) || asksByName(ask)) return `no ${ask.replace(ASKS_WHETHER, '').replace('?', '')}`;
+  const statement = asBeginning(ask);
+  return /^there /.test(statement) ? statement.replace(/^there (?:an? )?/, 'no ') : denied(statement, isPart);
+}
 
 const ASKS_WHAT_IT_IS = /^\s*(?:what (?:do|does|is|are|was|were)|how)\b/i;
 const SEES_NOTHING = /\b(?:nothing|none|nil|see)\b/i;

@@ -17,7 +17,7 @@ import { Scales } from './scales.ts';
 import { ShortForms } from './shortForms.ts';
 import { formerIn, liesIn, supposedIn } from './supposed.ts';
 import { Taking } from './taking.ts';
-import { withStraightQuotes, type Token } from './tokens.ts';
+import { withStraightQuotes, wordsOf, type Token } from './tokens.ts';
 import { onScale, togetherOf, type Understanding } from './understanding.ts';
 import { Vocabulary } from './vocabulary.ts';
 import { answerIn } from './yesOrNo.ts';
@@ -80,15 +80,28 @@ const YES = /^(?:yes|yep|yeah)\b/i;
 const FRUIT = { word: 'fruit', stem: 'fruit' };
 /** Plants whose name in the plural is their fruit: "my oranges" are not trees. */
 const NAMED_FOR_FRUIT = new Set(['fruit-tree', 'citrus', 'nut-tree', 'tropical-fruit']);
+/** Such a name ends in the plant itself: "coffee trees" drop leaves, not fruit. */
+const PLANTS = wordsOf('trees bushes shrubs plants vines seedlings saplings palms');
 /** What the name of a plant stands for that is not named for what is eaten: who says "my box is brown" means all of it. */
 const WHOLE = { word: 'hostplant', stem: 'hostplant' };
 const EATEN = ['vegetable', 'soft-fruit', ...NAMED_FOR_FRUIT];
 
 /** Words of plants' names, by whether they mean the plant or its fruit. */
 function namedWords(tokens: readonly Token[], plants: readonly PlantMention[]): NamedWords {
-  const isFruit = ({ groups }: Plant, i: number) => tokens[i]!.word.endsWith('s') && groups.some((group) => NAMED_FOR_FRUIT.has(group));
+  const isFruit = ({ groups }: Plant, i: number) =>
+    tokens[i]!.word.endsWith('s') && !PLANTS.has(tokens[i]!.word) && groups.some((group) => NAMED_FOR_FRUIT.has(group));
   const which = (fruit: boolean) => new Set(plants.flatMap(({ plant, nearby, at }) => at.filter((i) => (!nearby && isFruit(plant, i)) === fruit)));
   return { plants: which(false), fruit: which(true) };
+}
+
+/** How a text is to be read. */
+interface Manner {
+  /** Readings must rest on a word at or after this index that was not there before it; those before only give it its sense. */
+  saidFrom?: number | undefined;
+  /** Words of which the text is told: "grubs" of "yellow with black spots". */
+  label?: readonly Token[];
+  /** True for an advisor's question put as a statement: "is it in the shade" asks for no advice. */
+  isStated?: boolean;
 }
 
 /** Turns running talk into plant, readings and questions of care. Built once for an edition, then pure. */
@@ -120,8 +133,9 @@ export class Understander {
     this.findings = new Map(edition.findings.map((finding) => [finding.id, finding]));
     const { findings, organs, vocabulary, scales } = this;
     this.answering = new Answering({
-      reading: (text, channel, saidFrom) => this.read(text, channel, saidFrom),
-      readingBehind: (label, text) => this.read(text, 'caller', 0, this.vocabulary.mended(label)),
+      reading: (text, channel, saidFrom) => this.read(text, channel, { saidFrom }),
+      readingBehind: (label, text) => this.read(text, 'caller', { label: this.vocabulary.mended(label) }),
+      stated: (text) => this.read(text, 'caller', { isStated: true }),
       findings,
       organs,
       vocabulary,
@@ -152,11 +166,7 @@ export class Understander {
     return [...within, ...toldBehind(book, said, within, (token) => this.organs.isPart(token))];
   }
 
-  /**
-   * @param saidFrom readings must rest on a word at or after this index that was not there before it; those before only give it its sense
-   * @param label words of which the text is told: "grubs" of "yellow with black spots"
-   */
-  private read(text: string, channel: Channel, saidFrom = 0, label: readonly Token[] = []): Understanding {
+  private read(text: string, channel: Channel, { saidFrom = 0, label = [], isStated = false }: Manner = {}): Understanding {
     // a slip of the pen put right for a phrase must not make a plant of it, nor a plant's name a phrase: "peace lily" is no peach
     const plants = this.plantNames.find(this.vocabulary.asWritten(text));
     const host = closest(plants);
@@ -165,7 +175,9 @@ export class Understander {
     const { negatedBy, spared, doubted } = scopesOf(tokens, this.edition.lexicon);
     const before = new Set(tokens.slice(0, saidFrom).map(({ stem }) => stem));
     const all = this.matchesIn(tokens, plants, named, label).filter(({ at }) => at.some((i) => i >= saidFrom && !before.has(tokens[i]!.stem)));
-    const care = this.careQuestions.heard(tokens, named, askingIn(tokens), all.flatMap(ofCare));
+    const care = isStated
+      ? this.careQuestions.heard(tokens, named, [], [])
+      : this.careQuestions.heard(tokens, named, askingIn(tokens), all.flatMap(ofCare));
 
     const fitsOrgan = this.organs.fitting(tokens, namedWords(tokens, plants), all);
     const keepsTogether = this.bindings.keptIn(tokens);

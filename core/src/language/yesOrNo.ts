@@ -162,4 +162,5 @@ export const isAnswerWord = (word: string): boolean => ANSWER_WORD.test(word);
 export const beyondYesOrNo = (say: string): string =>
   say
     .replace(new RegExp(`^\\s*${FILLER}(?:${oneOf('yes', 'yeah', 'yep', 'no', 'nope', 'nah')})\\b[\\s,;:.!–-]*`, 'i'), '')
+    .replace(/[,;–-]\s*(?:yes|yeah|yep)\s*[.!]?\s*$/i, '') // "white ones, yes"
     .replace(/^\s*i(?:'d| would)? (?:say|think|guess|believe|suppose|reckon)(?: so)?\s*[.!…]?\s*$/i, '');
