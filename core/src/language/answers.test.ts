@@ -183,6 +183,7 @@ describe('an answer', () => {
     ['Does it smell?', 'not it smell?'],
     ['Is the fruit small?', 'the fruit not small?'],
     ['Is the bottom of the fruit black?', 'the bottom of the fruit not black?'],
+    ['Fruit notched?', 'Fruit not notched'],
     ['Do your apples split?', 'your apples not split?'],
   ])('denies what was asked for: %s', (ask, denied) =>
     expect(

@@ -123,6 +123,8 @@ function denied(statement: string, isPart: (word: string) => boolean): string {
  * @param isPart true for the name of a part of a plant, in which what is spoken of ends: "the old leaves"
  */
 export function deniedAsk(ask: string, isPart: (word: string) => boolean): string {
+  const [of = '', ...said] = ask.replace(/[?.]/g, '').trim().split(/\s+/);
+  if (isPart(of.toLowerCase()) && /ed$/.test(said[0] ?? '')) return `${of} not ${said.join(' ')}`; // "leaves notched?"
   if (ASKS_WHETHER.test(ask) || asksByName(ask)) return `no ${ask.replace(ASKS_WHETHER, '').replace('?', '')}`;
   const statement = asBeginning(ask);
   return /^there /.test(statement) ? statement.replace(/^there (?:an? )?/, 'no ') : denied(statement, isPart);
