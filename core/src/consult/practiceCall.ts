@@ -1,4 +1,4 @@
-import type { Act, Climate, Edition, Hemisphere } from '../edition/edition.ts';
+import type { Act, Climate, Edition, Hemisphere, Plant } from '../edition/edition.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
 import { evidenceIn } from '../language/evidenceIn.ts';
 import { Understander, type Utterance } from '../language/understand.ts';
@@ -90,15 +90,15 @@ export class PracticeDesk {
     this.names = new CauseNames(edition);
   }
 
-  private readings(words: readonly Utterance[]): Reading[] {
-    return evidenceIn(this.understander.understand(words));
+  private readings(words: readonly Utterance[], host: Plant | null): Reading[] {
+    return evidenceIn(this.understander.understand(words, host));
   }
 
   play(call: PracticeCall): PracticeOutcome {
-    const opening = this.understander.understand([call.opening]);
     const named = call.host === null ? null : this.understander.resolvePlant(call.host);
+    const opening = this.understander.understand([call.opening], named);
     const plant = named ?? this.understander.understand([call.opening, ...call.facts]).host ?? lonePlant(opening);
-    const left = new Map(call.facts.map((fact) => [fact, this.readings([fact])]));
+    const left = new Map(call.facts.map((fact) => [fact, this.readings([fact], plant)]));
     const readings = evidenceIn(opening);
     // who is not there cannot look again: what was told and no fact speaks of is not asked about
     const inFacts = new Set([...left.values()].flat().map(({ finding }) => finding));

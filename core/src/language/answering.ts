@@ -1,5 +1,5 @@
 import type { Channel, Finding, Organ } from '../edition/edition.ts';
-import { asBeginning, asksWhether, channelOf, choiceTaken, meansAllAsked, presupposes, tellsOf, withoutChoices } from './answers.ts';
+import { asBeginning, asksWhether, channelOf, choiceTaken, deniesAsAsked, meansAllAsked, presupposes, tellsOf, withoutChoices } from './answers.ts';
 import type { Organs } from './organs.ts';
 import { OwnAnswers } from './ownAnswers.ts';
 import { isSeen, PlainAnswers } from './plainAnswers.ts';
@@ -151,7 +151,8 @@ export class Answering {
   }
 
   /** Reads an answer by the words of its question and its own. @param asked the finding of ours that was asked for, if it was */
-  private readFreely(ask: string, say: string, asked: Finding | null): Understanding {
+  private readFreely(ask: string, answer: string, asked: Finding | null): Understanding {
+    const say = deniesAsAsked(ask, answer) ? 'no' : answer;
     // "was there frost or a cold night?" asks for no choice where yes and no are all the answers
     const isYesOrNo = asked?.answers.some(({ id }) => id === 'yes');
     const kind = answerIn(say, isYesOrNo ? ask.replace(/\bor\b/gi, ',') : ask);

@@ -66,6 +66,18 @@ export function choiceTaken(ask: string, say: string): string[] {
   return chosen === first ? [first, inPlace, `${first} ${saidOf}`] : [`${subject} ${chosen}`, `${chosen} ${/\S+$/.exec(first)?.[0] ?? ''}`, inPlace];
 }
 
+/** "No holes at all", "none of those spots": what is denied, without how surely. */
+const DENIES_THING =
+  /^\s*(?:(?:i (?:can )?see|there (?:is|are)|there's) )?no ([a-z]+(?: [a-z]+){0,2}?)(?: (?:at all|whatsoever|anywhere|there|(?:that )?i (?:can|could) (?:see|find)))?\s*[.!]?\s*$/i;
+
+/** "Any holes in the trunk?" – "no holes at all": a plain no, in the question's own words. */
+export function deniesAsAsked(ask: string, say: string): boolean {
+  if (ASKS_WHICH.test(ask) || /[,/]|\band\b/.test(ask)) return false;
+  const denied = tellingWords(DENIES_THING.exec(say)?.[1] ?? '');
+  const asked = tellingWords(ask);
+  return denied.length > 0 && denied.every((word) => asked.includes(word));
+}
+
 /** "Both", "all of it": what means the things that were asked for. */
 export const meansAllAsked = (say: string): boolean => /\b(?:both|same|alike|either|equally|all)\b/i.test(say);
 

@@ -9,6 +9,8 @@ export interface UnderstoodReading extends Reading {
   from: string;
   /** Other answers to the same finding that the words allow, best first. */
   choices: string[];
+  /** The plant by whose name it says that nothing ails its fruit, or that there is none: "no oranges", "the beans are fine". */
+  sparing?: Plant;
 }
 
 export interface Claim {
@@ -20,8 +22,8 @@ export interface Claim {
 /** What is known of an utterance before its phrases are taken. */
 export interface Heard {
   tokens: readonly Token[];
-  /** Words of plants' names. */
-  named: ReadonlySet<number>;
+  /** Words of plants' names, with the plant. */
+  named: ReadonlyMap<number, Plant>;
   host: Plant | null;
   channel: Channel;
   /** For each word the index of what denies it, -1 = nothing; and whether it is doubted. */
@@ -54,6 +56,9 @@ function deniedAnswer(finding: Finding, answer: string): string | null {
   return deniedOf(finding, answer);
 }
 
+/** Words that say of a part that there is none of it. */
+const LACKING = new Set(['no', 'without']);
+
 /** True for "not this one": it says less than any answer that is given. */
 const isOnlyDenied = (answer: string): boolean => answer.startsWith('not:');
 
@@ -72,7 +77,7 @@ export class Taking {
     private readonly heard: Heard,
     aside: ReadonlySet<number>,
   ) {
-    this.covered = new Set([...heard.named, ...aside]);
+    this.covered = new Set([...heard.named.keys(), ...aside]);
     this.aside = new Set(aside);
   }
 
@@ -127,8 +132,10 @@ export class Taking {
     const others = at.filter((i) => negatedBy[i]! < 0 && !isPart(tokens[i]!));
     if (others.length === 0) return negator;
     if (denied.every((i) => colours.has(tokens[i]!.word)) || others.some((i) => i > Math.max(...denied))) return null;
-    // "so sticky you can not open the leaves" is sticky
-    return denied.every((i) => isPart(tokens[i]!)) && others.some((i) => i < negator && tokens[i]!.breath === tokens[negator]!.breath) ? -1 : negator;
+    const isPartOnly = denied.every((i) => isPart(tokens[i]!)) && others.some((i) => i < negator && tokens[i]!.breath === tokens[negator]!.breath);
+    if (!isPartOnly) return negator;
+    // "so sticky you can not open the leaves" is sticky; "brown canes with no leaves" have no brown ones
+    return LACKING.has(tokens[negator]!.word) ? null : -1;
   }
 
   private takeReading(match: Match): void {
@@ -151,13 +158,16 @@ export class Taking {
   }
 
   private readingOf(finding: Finding, answer: string, at: readonly number[], negator: number): UnderstoodReading {
-    const { channel, doubted } = this.heard;
+    const { tokens, channel, doubted, named, negatorHeads } = this.heard;
+    const isNothing = negator >= 0 || answer === finding.absent || at.some((i) => negatorHeads.has(tokens[i]!.word));
+    const sparing = isNothing && finding.organ === 'fruit' ? named.get(at.find((i) => named.has(i)) ?? -1) : undefined;
     return {
       finding: finding.id,
       answer,
       channel: channel === 'caller' && at.some((i) => doubted[i]) ? 'caller-unsure' : channel,
       from: this.said(negator < 0 ? at : [Math.min(negator, at[0]!), at[at.length - 1]!]),
       choices: [],
+      ...(sparing && { sparing }),
     };
   }
 

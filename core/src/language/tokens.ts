@@ -38,10 +38,11 @@ const ANSWER_IN_NOTE = /^: *(no|none|yes)\b/;
 /** The words of a list with blanks between. */
 export const wordsOf = (list: string): ReadonlySet<string> => new Set(list.split(' '));
 
-/** Words that are another word after an article or the like, or without one: "in the fall" is a season, "in the shed" a place, "mine has roots" no mine in a leaf. */
+/** Words that are another word behind some, or without them: "in the fall" is a season, "in the shed" a place, "mine has roots" no mine in a leaf, and "no leaves at all" are not all of them. */
 const HOMOGRAPHS: Record<string, { means: string; after?: ReadonlySet<string>; notAfter?: ReadonlySet<string> }> = {
   fall: { means: 'autumn', after: wordsOf('the this last next every each late early mid since') },
   shed: { means: 'hut', after: wordsOf('the a my our your his her their garden potting tool bike old') },
+  all: { means: 'whatsoever', after: wordsOf('at') },
   mine: { means: 'ours', notAfter: wordsOf('a the each every this that one leaf blotch blotchy serpentine winding white brown pale') },
 };
 

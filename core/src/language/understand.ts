@@ -11,6 +11,7 @@ import { measurementsIn } from './measures.ts';
 import { scopesOf } from './negation.ts';
 import { toldBehind } from './ofWhatKind.ts';
 import { opinionsIn } from './opinions.ts';
+import { ofTheHost } from './ofTheHost.ts';
 import { Organs, type NamedWords } from './organs.ts';
 import { closest, PlantNames, withoutHostWords, type PlantMention } from './plants.ts';
 import { Scales } from './scales.ts';
@@ -170,7 +171,8 @@ export class Understander {
     // a slip of the pen put right for a phrase must not make a plant of it, nor a plant's name a phrase: "peace lily" is no peach
     const plants = this.plantNames.find(this.vocabulary.asWritten(text));
     const host = closest(plants);
-    const named: ReadonlySet<number> = new Set(plants.flatMap(({ at }) => at));
+    const plantAt: ReadonlyMap<number, Plant> = new Map(plants.flatMap(({ plant, at }) => at.map((i) => [i, plant] as const)));
+    const named: ReadonlySet<number> = new Set(plantAt.keys());
     const tokens = this.organs.resolvePronouns(this.vocabulary.mended(text, named));
     const { negatedBy, spared, doubted } = scopesOf(tokens, this.edition.lexicon);
     const before = new Set(tokens.slice(0, saidFrom).map(({ stem }) => stem));
@@ -206,7 +208,7 @@ export class Understander {
     const taking = new Taking(
       {
         tokens,
-        named,
+        named: plantAt,
         host,
         channel,
         negatedBy,
@@ -282,10 +284,10 @@ export class Understander {
    * Talk while a question of ours is open. A yes, a no and "all fine" answer it; so do a few words that name no other part of the plant and say what was
    * asked for only behind the question: "what do the roots look like?" – "brown and mushy".
    */
-  understandReply(said: string, asked: Finding): { understanding: Understanding; answers: boolean } {
-    const behind = () => this.understand([{ ask: asked.ask, say: said }]);
+  understandReply(said: string, asked: Finding, known: Plant | null = null): { understanding: Understanding; answers: boolean } {
+    const behind = () => this.understand([{ ask: asked.ask, say: said }], known);
     if (answersQuestion(said)) return { understanding: behind(), answers: true };
-    const alone = this.understand([said]);
+    const alone = this.understand([said], known);
     if (!this.canAnswer(asked, said, alone)) return { understanding: alone, answers: false };
     const answer = behind();
     const isTold = answer.readings.some(({ finding, answer }) => finding === asked.id && (alone.readings.length === 0 || answer !== asked.absent));
@@ -312,7 +314,8 @@ export class Understander {
     const parts = words.flatMap((utterance) =>
       this.takenApart(utterance).map((part, i) => this.readPart(part, i > 0 || typeof utterance === 'string')),
     );
-    const whole = togetherOf(parts);
+    const host = known ?? togetherOf(parts).host;
+    const whole = togetherOf(parts.map((part) => ofTheHost(part, host, this.edition)));
     const troubled = this.troubleRead(whole);
     const seen = whole.readings.length > 0 || whole.claims.length > 0;
     return {

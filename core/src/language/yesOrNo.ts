@@ -24,6 +24,7 @@ const SAYS_YES = new RegExp(
 const SAYS_NO = new RegExp(
   `^\\s*${FILLER}${oneOf(
     `${oneOf('no', 'nope', 'nah', 'none', 'never', 'nothing', 'nil', 'not really', 'not at all', 'not that i can see', 'not a bit', 'not one', 'not so far')}\\s*${AND_MORE}`,
+    `${oneOf('no', 'nope', 'nah')} ${oneOf('the', 'this', 'that', 'these', 'all', 'both', 'just', 'only', 'mostly', 'on', 'in', 'at', 'from')}\\b`, // "no the whole leaf"
     `${oneOf('definitely', 'certainly', 'absolutely', 'of course', 'afraid', 'probably', 'surely', 'i think', "i'd say")} not\\b`,
     `${oneOf('definitely', 'certainly', 'absolutely')} (?:none|nothing|never)${END}`,
     'not (?:as far as|that) (?:i|we) (?:know|can (?:see|tell))\\b',

@@ -45,9 +45,10 @@ const engine = {
   understand(version: string, said: string, asked: string | null, hostId: string | null, hemisphere: Hemisphere): Heard {
     const { understander, consultant } = of(version);
     const open = consultant.edition.findings.find(({ id }) => id === asked);
+    const known = consultant.edition.plants.find(({ id }) => id === hostId) ?? null;
     const { understanding: read, answers } = open
-      ? understander.understandReply(said, open)
-      : { understanding: understander.understand([said]), answers: false };
+      ? understander.understandReply(said, open, known)
+      : { understanding: understander.understand([said], known), answers: false };
     const understanding = { ...read, host: read.host ?? (hostId === null ? lonePlant(read) : null) };
     const edition = editionIn(consultant.edition, hemisphere);
     const plant = edition.plants.find(({ id }) => id === (hostId ?? understanding.host?.id)) ?? null;
