@@ -88,7 +88,7 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const standardWorks = readFolder(root, 'works.yaml', workRow, complaints);
   const contents = {
     plants: plants.map((row) => toPlant(row, careOf(row, careForms, complaints))),
-    findings: findings.map(toFinding),
+    findings: findings.map((finding) => toFinding(finding, shared.lexicon)),
     causes: likeBesideLike(
       causes.flatMap((row) => toCause(row, formsById, shared, complaints) ?? []),
       'kind',

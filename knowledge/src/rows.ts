@@ -1,10 +1,12 @@
 import type { Finding, Inspection, Lexicon, Plant } from '@sounding/core/edition/edition.ts';
-import { inWordOrder } from '@sounding/core/edition/phraseLines.ts';
 import type { z } from 'zod';
 import { provenanceOf } from './provenance.ts';
 import type { FindingRow, inspectionRow, lexiconFile, plantRow } from './schema.ts';
+import { withoutSpareWords } from './spareWords.ts';
 
-export function toFinding(row: FindingRow): Finding {
+/** @param lexicon whose classes and irregular words the phrases are written with */
+export function toFinding(row: FindingRow, lexicon: Lexicon): Finding {
+  const phrase = (words: string) => withoutSpareWords(words, lexicon);
   const entries = Object.entries(row.answers);
   const given = entries.reduce((sum, [, a]) => sum + (a.share ?? 0), 0);
   const open = entries.filter(([, a]) => a.share === undefined).length;
@@ -21,13 +23,13 @@ export function toFinding(row: FindingRow): Finding {
       id,
       say: a.say,
       ...(a.denied ? { denied: a.denied } : {}),
-      words: a.words.map(inWordOrder),
+      words: a.words.map(phrase),
       background: (a.share ?? each) / total,
       ...(a['up-to'] ? { upTo: a['up-to'] } : {}),
     })),
     ...(row.absent ? { absent: row.absent } : {}),
     ...(row.plain ? { plain: row.plain } : {}),
-    ...(row.some.length > 0 ? { some: row.some } : {}),
+    ...(row.some.length > 0 ? { some: row.some.map(phrase) } : {}),
     ...(row.family ? { family: row.family } : {}),
     ...(row.only ? { only: row.only } : {}),
     ...(row.scale ? { scale: row.scale } : {}),

@@ -157,7 +157,9 @@ export class Answering {
     const isYesOrNo = asked?.answers.some(({ id }) => id === 'yes');
     const kind = answerIn(say, isYesOrNo ? ask.replace(/\bor\b/gi, ',') : ask);
     if (kind === 'unknown') return NOTHING;
-    const said = isLabel(ask) ? this.readingBehind(ask, say) : this.reading(say, 'caller');
+    // "dry?" – "no we had rain": what stands behind a no is not denied by it
+    const words = kind === 'no' ? beyondYesOrNo(say) || say : say;
+    const said = isLabel(ask) ? this.readingBehind(ask, words) : this.reading(words, 'caller');
     const canBeMeant = this.canBeMeant(ask, say);
     for (const whole of kind === 'other' ? choiceTaken(ask, say) : []) {
       const { readings } = this.reading(whole, channelOf(say));

@@ -75,7 +75,7 @@ export function deniesAsAsked(ask: string, say: string): boolean {
   if (ASKS_WHICH.test(ask) || /[,/]|\band\b/.test(ask)) return false;
   const denied = tellingWords(DENIES_THING.exec(say)?.[1] ?? '');
   const asked = tellingWords(ask);
-  return denied.length > 0 && denied.every((word) => asked.includes(word));
+  return denied.length > 0 && denied.every((word) => asked.some((one) => one.replace(/s$/, '') === word.replace(/s$/, '')));
 }
 
 /** "Both", "all of it": what means the things that were asked for. */

@@ -10,7 +10,7 @@ const hear = (text: string, change: Partial<Heard> = {}, aside: number[] = []) =
   const tokens = tokenise(text, {});
   const heard: Heard = {
     tokens,
-    named: new Set(),
+    named: new Map(),
     host: null,
     channel: 'caller',
     negatedBy: tokens.map(() => -1),
