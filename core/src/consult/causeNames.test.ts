@@ -39,6 +39,8 @@ describe('a cause', () => {
 describe('on practice calls', () => {
   it('a whole name goes before one inside a longer name', () =>
     expect(names.forPractice(['soft rot after a wet spell', 'gall mites'])).toEqual(['galls']));
+  it('a name may have its words in another order', () =>
+    expect(names.forPractice(['galls of leaf and blister', 'wet rot'])).toEqual(['galls', 'rot', 'twin']));
   it('a known name is found within a longer one', () => expect(names.forPractice(['soft rot after a wet spell'])).toEqual(['rot']));
   it('a genus comes last', () => expect(names.forPractice(['Rhizoctonia solani'])).toEqual(['rot']));
   it('what is only called normal may be any normal state', () => {

@@ -9,6 +9,17 @@ const plain = (name: string): string =>
     .replace(/[^\p{L}\d]+/gu, ' ')
     .trim();
 
+const JOINING = /^(?:of|on|in|the|a|by|from|to|and)$/;
+
+/** The words that tell of a name, in one order: "foot rot of papaya" is papaya foot rot. */
+const wordsTold = (name: string): string =>
+  name
+    .split(' ')
+    .filter((word) => !JOINING.test(word))
+    .map((word) => word.replace(/s$/, ''))
+    .sort()
+    .join(' ');
+
 /** "Angular leaf spot of cucumber" is called angular leaf spot; one word alone would be too little ("lack of water"). */
 const withoutWhere = (name: string): string[] => {
   const [head = ''] = name.split(/ of | on | in /);
@@ -41,6 +52,7 @@ type Index = Map<string, Set<string>>;
 /** Finds causes by any name they go by. A cause listed by genus alone answers to every species of that genus. */
 export class CauseNames {
   private readonly byName: Index = new Map();
+  private readonly byWords: Index = new Map();
   private readonly byGenus: Index = new Map();
   private readonly normal: ReadonlySet<string>;
   private near: NearNames | null = null;
@@ -48,7 +60,11 @@ export class CauseNames {
   constructor(private readonly edition: Edition) {
     const file = (into: Index, name: string, id: string) => into.set(name, (into.get(name) ?? new Set()).add(id));
     for (const cause of edition.causes) {
-      for (const name of namesOf(cause).map(plain)) if (name !== '') file(this.byName, name, cause.id);
+      for (const name of namesOf(cause).map(plain)) {
+        if (name === '') continue;
+        file(this.byName, name, cause.id);
+        file(this.byWords, wordsTold(name), cause.id);
+      }
       for (const name of (cause.latin ?? '').split(/,| and /).map(plain)) if (/^[a-z]+$/.test(name)) file(this.byGenus, name, cause.id);
     }
     this.normal = new Set(edition.causes.filter(({ kind }) => kind === 'normal').map(({ id }) => id));
@@ -56,6 +72,12 @@ export class CauseNames {
 
   private named(name: string): string[] {
     return [name, name.replace(/s$/, ''), `${name}s`].flatMap((key) => [...(this.byName.get(key) ?? [])]);
+  }
+
+  /** By the whole name, else by its words in whatever order. */
+  private namedInAnyOrder(name: string): string[] {
+    const whole = this.named(name);
+    return whole.length > 0 ? whole : [...(this.byWords.get(wordsTold(name)) ?? [])];
   }
 
   private ofGenus(name: string): string[] {
@@ -79,7 +101,7 @@ export class CauseNames {
         .map((phrase) => this.named(phrase))
         .find((ids) => ids.length > 0) ?? [];
     const isCalledNormal = (name: string) => CALLED_NORMAL.test(name);
-    for (const look of [(name: string) => this.named(name), within, (name: string) => this.ofGenus(name)]) {
+    for (const look of [(name: string) => this.namedInAnyOrder(name), within, (name: string) => this.ofGenus(name)]) {
       const found = wanted.flatMap(look);
       const mayBeAny = wanted.slice(0, 1).some(isCalledNormal) && !found.some((id) => this.normal.has(id));
       if (found.length > 0) return [...new Set(mayBeAny ? [...found, ...this.normal] : found)];
