@@ -3,6 +3,9 @@ const LETTER = /([?:]\s*)([yn])(?=\s*(?:[.,;]|$))/gi;
 /** A question with both answers behind it: "webs y/n?" */
 const BOTH = /\s*\by\/n\b\s*\??/gi;
 
+/** What people say while they look for the next word: the commas round it part nothing. */
+const FILLER = /,\s*(?:u[hm]+|er+m?|a+h+|you know|you see|i mean|like|well|actually|basically|honestly|let me see|how do you say)\s*,/gi;
+
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&');
 
 /** Writes out what an advisor wrote for short: "brn spots w/o halo on lvs". */
@@ -18,6 +21,7 @@ export class ShortForms {
 
   writtenOut(text: string): string {
     const said = text
+      .replace(FILLER, ' ')
       .replace(BOTH, '?')
       .replace(LETTER, (_, before: string, letter: string) => before + (letter.toLowerCase() === 'y' ? 'yes' : 'no'));
     if (!this.pattern) return said;
