@@ -1,6 +1,17 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Finding } from '../edition/edition.ts';
-import { asBeginning, channelOf, choiceTaken, deniedAsk, meansAllAsked, presupposes, repliedTo, settledBy, withoutChoices } from './answers.ts';
+import {
+  asBeginning,
+  channelOf,
+  choiceTaken,
+  deniedAsk,
+  deniesAsAsked,
+  meansAllAsked,
+  presupposes,
+  repliedTo,
+  settledBy,
+  withoutChoices,
+} from './answers.ts';
 import { answerIn, beyondYesOrNo, isAnswerWord, saysSound, saysYesOrNo } from './yesOrNo.ts';
 
 const finding = (ids: string[], absent?: string): Finding => ({
@@ -154,6 +165,9 @@ describe('an answer', () => {
     ['are the spots at the edge?', 'not in the middle', 'other'],
     ['how many snails?', 'dozens after rain', 'other'],
     ['did it flower?', 'it did not', 'no'],
+    ['is it on one side only?', 'no the whole leaf', 'no'],
+    ['any marks?', 'nope just tired', 'no'],
+    ['any marks?', 'no marks', 'other'],
   ])('to "%s", "%s" is %s', (ask, say, kind) => expect(answerIn(say, ask)).toBe(kind));
   it('answers the question before it only with yes or no', () => {
     expect(saysYesOrNo('yes')).toBe(true);
@@ -172,6 +186,15 @@ describe('an answer', () => {
     expect(beyondYesOrNo('Yes')).toBe('');
     expect(beyondYesOrNo('nodding heads')).toBe('nodding heads');
   });
+  it.each([
+    ['Any holes in the trunk?', 'no holes at all', true],
+    ['Any holes in the trunk?', 'no hole', true],
+    ['Are there webs?', 'there are no webs that I can see', true],
+    ['Any holes in the trunk?', 'no galleries', false],
+    ['Any holes in the trunk?', 'no holes in the leaves', false],
+    ['Spots, webs, bugs?', 'no webs', false],
+    ['Holes in the leaf or the stem?', 'no holes', false],
+  ])('is denied in its own words: %s – %s', (ask, say, denied) => expect(deniesAsAsked(ask, say)).toBe(denied));
   it('ends what its question begins', () => {
     expect(asBeginning('When was it pruned?').trim()).toBe('it pruned');
     expect(asBeginning('What colour are the spots?').trim()).toBe('colour are the spots');

@@ -27,5 +27,10 @@ describe('short forms', () => {
     expect(out('webs? n, ants: y; slime y/n? n')).toBe('webs? no, ants: yes; slime? no');
     expect(out('spots n holes')).toBe('spots n holes');
   });
+  it('are written out without what is said while a word is looked for', () => {
+    expect(out('the leaves, um, are, you know, sticky')).toBe('the leaves are sticky');
+    expect(out('spots, like, brown ones, on the leaf')).toBe('spots brown ones, on the leaf');
+    expect(out('they look like flies, well, like gnats')).toBe('they look like flies like gnats');
+  });
   it('leave everything alone where there are none', () => expect(new ShortForms({}).writtenOut('lvs b/w')).toBe('lvs b/w'));
 });

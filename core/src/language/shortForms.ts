@@ -4,7 +4,7 @@ const LETTER = /([?:]\s*)([yn])(?=\s*(?:[.,;]|$))/gi;
 const BOTH = /\s*\by\/n\b\s*\??/gi;
 
 /** What people say while they look for the next word: the commas round it part nothing. */
-const FILLER = /,\s*(?:u[hm]+|er+m?|a+h+|you know|you see|i mean|like|well|actually|basically|honestly|let me see|how do you say)\s*,/gi;
+const FILLER = /,\s*(?:u[hm]+|er+m?|a+h+|you know|you see|i mean|like|well|actually|basically|honestly|let me see|how do you say)\s*,\s*/gi;
 
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&');
 

@@ -84,6 +84,24 @@ describe('taking', () => {
     taking.take(seen(coating, 'white', [0, 1]));
     expect(taking.readings).toMatchObject([{ answer: 'white' }]);
   });
+  it('makes no leaves brown where there are none, but what stops leaves from opening is there', () => {
+    const none = hear('white no leaves', { negatedBy: [-1, -1, 1] });
+    none.take(seen(coating, 'white', [0, 2]));
+    expect(none.readings).toEqual([]);
+    const there = hear('white not leaves', { negatedBy: [-1, -1, 1], negatorHeads: new Set() });
+    there.take(seen(coating, 'white', [0, 2]));
+    expect(there.readings).toMatchObject([{ answer: 'white' }]);
+  });
+  it('tells by which plant it says that there is nothing, of fruit alone', () => {
+    const fruit: Finding = { ...coating, organ: 'fruit' };
+    const [, bean] = smallEdition.plants;
+    const taking = hear('beans fine', { named: new Map([[0, bean!]]) });
+    taking.take(seen(fruit, 'none', [0, 1]));
+    expect(taking.readings[0]!.sparing).toBe(bean);
+    const leaf = hear('beans fine', { named: new Map([[0, bean!]]) });
+    leaf.take(seen(coating, 'none', [0, 1]));
+    expect(leaf.readings[0]!.sparing).toBeUndefined();
+  });
   it('takes a doubted phrase as not sure', () => {
     const taking = hear('maybe powder', { doubted: [false, true] });
     taking.take(seen(coating, 'white', [1]));

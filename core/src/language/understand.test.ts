@@ -18,6 +18,8 @@ describe('tokens', () => {
     ['yellow in the fall', 'autumn'],
     ['fine last fall', 'autumn'],
     ['the leaves fall', 'fall'],
+    ['no leaves at all', 'whatsoever'],
+    ['brown leaves on all', 'all'],
     ['by the shed', 'hut'],
     ['it shed', 'shed'],
   ])('tells the season and the place from the verb: %s', (text, last) => expect(tokenise(text, {}).at(-1)?.word).toBe(last));
