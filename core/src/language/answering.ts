@@ -124,10 +124,16 @@ export class Answering {
     if (read.readings.length === 0) return this.reading(say, 'caller'); // "is it dying?" – "it looks fine"
     return {
       ...read,
-      readings: read.readings.map((reading) => ({ ...reading, from: `${ask} – ${say}` })),
+      readings: read.readings.map((reading) => ({ ...reading, answer: this.asUsual(reading), from: `${ask} – ${say}` })),
       notUnderstood: read.notUnderstood.map((run) => (run === SOUND ? say : run)),
       wording: '',
     };
+  }
+
+  /** "Heat?" – "normal": of what befalls a plant that is none of it, of the plant what is sound. */
+  private asUsual({ finding: id, answer }: UnderstoodReading): string {
+    const finding = this.findings.get(id);
+    return finding?.absent !== undefined && !isSeen(finding) ? finding.absent : answer;
   }
 
   /** Reads an answer in the light of its question: "is it sticky?" – "yes, and the floor under it". */

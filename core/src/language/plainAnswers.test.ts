@@ -8,7 +8,9 @@ const edition: Edition = {
   findings: smallEdition.findings.map((finding) =>
     finding.id === 'holes'
       ? { ...finding, answers: finding.answers.map((answer) => (answer.id === 'none' ? { ...answer, words: ['not bitten'] } : answer)) }
-      : finding,
+      : finding.id === 'frost'
+        ? { ...finding, kind: 'site' }
+        : finding,
   ),
   careTopics: [...smallEdition.careTopics, { id: 'light', name: 'Light', words: ['frost hollow'] }],
 };
@@ -30,6 +32,11 @@ describe('a plain yes or no', () => {
   });
 
   it('denies a sound state that was asked for', () => expect(told('Is there nothing on the leaf?', 'no')).toEqual(['coating=not:none']));
+
+  it('is usual where nothing befell it', () => {
+    expect(told('Frost?', 'normal')).toEqual(['frost=no']);
+    expect(told('Frost?', 'a hard one')).toEqual(['frost=yes']);
+  });
 
   it('leaves a thing there of which more is asked', () => expect(told('Are the holes round?', 'no')).not.toContain('holes=none'));
 
