@@ -40,6 +40,7 @@ const isClass = (alternative: string): boolean => alternative.startsWith('{');
 
 function withoutSpare(place: string, talk: Talk): string {
   const [, sign = '', words = ''] = /^([=~-]?)(.*)$/.exec(place)!;
+  if (!words.includes('|')) return place;
   // words go before classes, and of two words the longer
   const order = [...new Set(words.split('|'))].sort((a, b) => Number(isClass(a)) - Number(isClass(b)) || b.length - a.length || (a < b ? -1 : 1));
   const kept = order.reduce((left, one) => {
