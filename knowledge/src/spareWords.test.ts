@@ -19,6 +19,8 @@ describe('phrases without spare words', () => {
     expect(spared('mould|mould*')).toBe('mould|mould*');
   });
 
+  it('leaves a place with a class nobody knows to the lint', () => expect(spared('{green}|leaf|leaves')).toBe('leaf|leaves|{green}'));
+
   it('keeps signs, and every place', () => {
     expect(spared('=go|going brown -hedge|hedges')).toBe('=go brown -hedge');
     expect(spared('~leaf|leaves leaves')).toBe('~leaf leaves');

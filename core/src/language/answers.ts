@@ -66,7 +66,7 @@ export function choiceTaken(ask: string, say: string): string[] {
   return chosen === first ? [first, inPlace, `${first} ${saidOf}`] : [`${subject} ${chosen}`, `${chosen} ${/\S+$/.exec(first)?.[0] ?? ''}`, inPlace];
 }
 
-/** "No holes at all", "none of those spots": what is denied, without how surely. */
+/** "No holes at all", "there are no webs that I can see": what is denied, without how surely. */
 const DENIES_THING =
   /^\s*(?:(?:i (?:can )?see|there (?:is|are)|there's) )?no ([a-z]+(?: [a-z]+){0,2}?)(?: (?:at all|whatsoever|anywhere|there|(?:that )?i (?:can|could) (?:see|find)))?\s*[.!]?\s*$/i;
 

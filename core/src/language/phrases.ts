@@ -17,7 +17,8 @@ export interface Phrase<T> {
 
 type Nearness = 'adjacent' | 'close' | 'loose';
 
-interface Term {
+/** What a place of a phrase takes. */
+export interface Term {
   stems: Set<string>;
   exact: Set<string>;
   beginnings: string[];
@@ -30,7 +31,8 @@ const SMALL_WORD = 0.35;
 /** Tokens looked at to either side for the next term. */
 const REACH = 12;
 
-function compileTerm(text: string, lexicon: Lexicon): Term {
+/** @throws RangeError for a word class the lexicon does not have */
+export function compileTerm(text: string, lexicon: Pick<Lexicon, 'classes' | 'irregular'>): Term {
   const term: Term = { stems: new Set(), exact: new Set(), beginnings: [] };
   const add = (piece: string): void => {
     const named = /^\{(.+)\}$/.exec(piece)?.[1];

@@ -30,6 +30,8 @@ describe('short forms', () => {
   it('are written out without what is said while a word is looked for', () => {
     expect(out('the leaves, um, are, you know, sticky')).toBe('the leaves are sticky');
     expect(out('spots, like, brown ones, on the leaf')).toBe('spots brown ones, on the leaf');
+    expect(out('no, um, white powder')).toBe('no, um, white powder');
+    expect(out('leaves are brown, you know, the roots are fine')).toBe('leaves are brown, you know, the roots are fine');
     expect(out('they look like flies, well, like gnats')).toBe('they look like flies like gnats');
   });
   it('leave everything alone where there are none', () => expect(new ShortForms({}).writtenOut('lvs b/w')).toBe('lvs b/w'));

@@ -3,8 +3,9 @@ const LETTER = /([?:]\s*)([yn])(?=\s*(?:[.,;]|$))/gi;
 /** A question with both answers behind it: "webs y/n?" */
 const BOTH = /\s*\by\/n\b\s*\??/gi;
 
-/** What people say while they look for the next word: the commas round it part nothing. */
-const FILLER = /,\s*(?:u[hm]+|er+m?|a+h+|you know|you see|i mean|like|well|actually|basically|honestly|let me see|how do you say)\s*,\s*/gi;
+/** What people say while they look for the next word: the commas round it part nothing, but for a yes or no before it and a new statement behind. */
+const FILLER =
+  /(?<!\b(?:yes|yeah|yep|no|nope|nah|none|nothing|never)\s*),\s*(?:u[hm]+|er+m?|a+h+|you know|you see|i mean|like|well|actually|basically|honestly|let me see|how do you say)\s*,(?!\s*(?:the|there|there's|they|they're|these|those|it|it's|its|my|our|i|we|and|but|no|not)\b)\s*/gi;
 
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&');
 

@@ -95,7 +95,7 @@ async function answer(db: Database, setting: Setting, demo: DemoCase, questionId
       saidAt,
     });
     // how a question of care was put tells nothing of what is wrong: nothing is
-    for (const reading of understanding.onlyCare ? [] : evidenceIn(setting.understander.understand([utterance]))) {
+    for (const reading of understanding.onlyCare ? [] : evidenceIn(setting.understander.understand([utterance], understanding.host))) {
       const id = randomUUID();
       readingIds.push(id);
       await db.insert(readings).values({
