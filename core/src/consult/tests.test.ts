@@ -38,4 +38,13 @@ describe('tests for a case', () => {
     ];
     expect(testsFor(smallEdition, { tests, candidates, answered: new Set(), asked: null }).map(({ id }) => id)[0]).toBe('beat');
   });
+  it('count by their likeliest result: one that shows each cause another thing does not add them up', () => {
+    const both = [test('plate', ['test', 'positive']), test('either', ['coating', 'white'], ['holes', 'some'])];
+    const candidates = [
+      { cause: 'mildew', probability: 0.6 },
+      { cause: 'beetle', probability: 0.4 },
+    ];
+    // both show the first as surely; added up, the second would stand before
+    expect(testsFor(smallEdition, { tests: both, candidates, answered: new Set(), asked: null }).map(({ id }) => id)).toEqual(['plate', 'either']);
+  });
 });

@@ -5,15 +5,14 @@ const CANDIDATES = 3;
 /** Below this a test would hardly show anything of what is likely. */
 const WORTHWHILE = 0.2;
 
-/** How surely a cause gives one of the results of a test, by what it says outright; 0 when it is silent about them. To see nothing counts for nothing. */
-function shows(cause: Cause, test: Inspection, absent: ReadonlyMap<string, string | undefined>): number {
+/** How surely a cause gives each result of a test, by what it says outright; 0 where it is silent about it. To see nothing counts for nothing. */
+function shows(cause: Cause, test: Inspection, absent: ReadonlyMap<string, string | undefined>): number[] {
   const rateOf = (finding: string, answer: string): number => {
     if (absent.get(finding) === answer) return 0;
     const word = cause.rates.find((rate) => rate.finding === finding)?.answers[answer];
     return word ? RATE_VALUES[word] : 0;
   };
-  const results = test.results.filter(({ readings }) => readings.length > 0);
-  return Math.max(0, ...results.map(({ readings }) => Math.max(...readings.map(({ finding, answer }) => rateOf(finding, answer)))));
+  return test.results.map(({ readings }) => Math.max(0, ...readings.map(({ finding, answer }) => rateOf(finding, answer))));
 }
 
 /** Findings a test can settle. */
@@ -40,7 +39,9 @@ export function testsFor(edition: Edition, { tests, candidates, answered, asked 
   return tests
     .map((test) => {
       const findings = findingsOf(test);
-      const telling = causes.reduce((sum, { cause, probability }) => sum + (probability / (all || 1)) * shows(cause, test, absent), 0);
+      const shown = causes.map(({ cause, probability }) => shows(cause, test, absent).map((rate) => (probability / (all || 1)) * rate));
+      // by its likeliest result: a soil probe always shows something, another thing for each cause, and settles none of them
+      const telling = Math.max(0, ...test.results.map((_, at) => shown.reduce((sum, rates) => sum + rates[at]!, 0)));
       return { test, telling, settles: asked !== null && findings.has(asked), open: [...findings].some((id) => !answered.has(id)) };
     })
     .filter(({ telling, open }) => open && telling >= WORTHWHILE)

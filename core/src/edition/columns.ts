@@ -13,14 +13,16 @@ export interface Columns {
   fields: Record<string, unknown[]>;
 }
 
-type PackedFinding = Omit<Finding, 'answers'> & { answers: (Omit<Answer, 'words'> & { words: string | readonly string[] })[] };
-
-/** An edition as it travels: like beside like packs 6 % smaller than row after row; callers' words and the phrases of findings are places in a list of words. */
+/**
+ * An edition as it travels: like beside like packs 6 % smaller than row after row; callers' words and the phrases of answers are places in a list of words.
+ * Rows within rows, look-alikes and answers, stand by themselves.
+ */
 export type EditionColumns = Omit<Edition, 'causes' | 'plants' | 'findings'> & {
   causes: Columns;
   plants: Columns;
-  findings: PackedFinding[];
+  findings: Columns;
   lookAlikes: NestedColumns;
+  answers: NestedColumns;
   /** Rows that recur in fields of causes and plants, by field: there stands only their place. */
   recurring: Record<string, object[]>;
   /** The list callers' words and phrases are packed by. */
@@ -32,14 +34,18 @@ interface NestedColumns extends Columns {
   counts: (number | null)[];
 }
 
-/** A field of a cause that packs better so; others, of rows that are more alike than their fields, do not. */
+/** Fields of a cause and of a finding that pack better so; others, of rows that are more alike than their fields, do not. */
 const NESTED = 'lookAlikes';
+const ANSWERS = 'answers';
 
 /** Fields of a cause that pack better when they stand in this order, like beside like; the others follow. */
 const FIRST = ['heard', 'told', 'rates', 'hosts', 'id', 'name', 'also', 'latin', 'worth', 'replyLine', 'story', 'options'];
 
 /** Fields of causes, and of plants, whose rows recur: shared options, windows and care. */
 const RECURRING = { causes: ['options', 'windows'], plants: ['care'] } as const;
+
+/** The one field whose null says something: a finding that nobody can tell on the telephone. */
+const NOT_BY_PHONE: Pick<Finding, 'phoneSeconds'> = { phoneSeconds: null };
 
 /** Takes what recurs out of some fields, into a list for each. */
 function takeRecurring({ rows, fields }: Columns, names: readonly string[], into: Record<string, object[]>): Columns {
@@ -99,8 +105,11 @@ function fromNested(nested: NestedColumns): (object[] | null)[] {
   return nested.counts.map((count) => (count === null ? null : rows.slice(from, (from += count))));
 }
 
-const withPhrases = <From, To>(findings: readonly { answers: readonly { words: From }[] }[], of: (words: From) => To) =>
-  findings.map((finding) => ({ ...finding, answers: finding.answers.map((answer) => ({ ...answer, words: of(answer.words) })) }));
+/** Answers with their phrases in another form. */
+function phrased<From, To>(answers: NestedColumns, as: (phrases: From) => To): NestedColumns {
+  const { words, ...fields } = answers.fields;
+  return words ? { ...answers, fields: { words: (words as From[]).map(as), ...fields } } : answers;
+}
 
 export function asColumns(edition: Edition): EditionColumns {
   const causes = toColumns(edition.causes);
@@ -112,26 +121,31 @@ export function asColumns(edition: Edition): EditionColumns {
   for (const field of BAGS) if (others[field]) others[field] = (others[field] as (string | null)[]).map((text) => packBag(text, code));
   if (others.rates) others.rates = (others.rates as CauseRate[][]).map(packRates);
   if (others.hosts) others.hosts = (others.hosts as Cause['hosts'][]).map(packHosts);
+  const findings = toColumns(edition.findings);
+  const { [ANSWERS]: answers = [], ...ofFinding } = findings.fields;
   const recurring: Record<string, object[]> = {};
   const ofCauses = new Places(edition.causes.map(({ id }) => id));
   const ofFindings = new Places(edition.findings.map(({ id }) => id));
   const plants = takeRecurring(toColumns(edition.plants), RECURRING.plants, recurring);
   return {
+    // in the order that packs best
+    words: list.join(' '),
+    [ANSWERS]: phrased(toNested(answers as Answer[][]), (words: string[]) => packPhrases(words, code)),
     ...edition,
     causes: takeRecurring({ ...causes, fields: inOrder(others) }, RECURRING.causes, recurring),
-    findings: withPhrases(edition.findings, (words) => packPhrases(words, code)) as PackedFinding[],
     [NESTED]: referringBy(toNested(lists as (object[] | null)[]), ofCauses.of, ofFindings.of),
+    findings: { ...findings, fields: ofFinding },
     plants,
     recurring,
-    words: list.join(' '),
   };
 }
 
-/** The edition again. A field that was null comes back missing. */
-export function asRows({ words, causes, plants, findings, recurring, [NESTED]: nested, ...rest }: EditionColumns): Edition {
+/** The edition again. A field that was null comes back missing, but for that of a finding nobody can tell on the telephone. */
+export function asRows({ words, causes, plants, findings, recurring, [NESTED]: nested, [ANSWERS]: answers, ...rest }: EditionColumns): Edition {
   const code = new WordCode(words.split(' '));
   const ofCauses = new Places((causes.fields.id ?? []) as string[]);
-  const ofFindings = new Places(findings.map(({ id }) => id));
+  const ofFindings = new Places((findings.fields.id ?? []) as string[]);
+  const answerLists = fromNested(phrased(answers, (packed: string | string[]) => unpackPhrases(packed, code)));
   const lists = fromNested(referringBy(nested, ofCauses.id, ofFindings.id));
   const fields: Record<string, unknown[]> = { ...giveBack(causes, RECURRING.causes, recurring).fields, [NESTED]: lists };
   for (const field of BAGS) if (fields[field]) fields[field] = (fields[field] as (string | null)[]).map((bag) => unpackBag(bag, code));
@@ -140,7 +154,10 @@ export function asRows({ words, causes, plants, findings, recurring, [NESTED]: n
   return {
     ...rest,
     causes: toRows({ rows: causes.rows, fields }) as Cause[],
-    findings: withPhrases(findings, (packed) => unpackPhrases(packed as string | string[], code)) as Finding[],
+    findings: toRows({ ...findings, fields: { ...findings.fields, [ANSWERS]: answerLists } }).map((row) => ({
+      ...NOT_BY_PHONE,
+      ...row,
+    })) as Finding[],
     plants: toRows(giveBack(plants, RECURRING.plants, recurring)) as Plant[],
   };
 }

@@ -24,6 +24,7 @@ const CONTRACTIONS: [RegExp, string][] = [
   [/\b(they|we|you)'re\b/g, '$1 are'],
   [/\b(i|they|we|you)'ve\b/g, '$1 have'],
   [/\b(i|you|he|she|we|they|it|there)'ll\b/g, '$1 will'],
+  [/\b(i|you|he|she|we|they|it|there)'d(?= (?:been|had|gone|got|bought|grown|seen|left|(?!need)\w+ed)\b)/g, '$1 had'],
   [/\b(i|you|he|she|we|they|it|there)'d\b/g, '$1 would'],
   [/\bi'm\b/g, 'i am'],
   [/([\p{L}]+)-like\b/gu, 'like $1'], // "hosta-like leaves" are no hosta's
