@@ -35,7 +35,7 @@ export class ContraryReadings {
     const plant = call.host === null ? null : this.understander.resolvePlant(call.host);
     const month = call.date === null ? null : Number(call.date.slice(5, 7));
     const model = modelForSituation(this.edition, { plant, month, climate: call.climate, hemisphere: call.hemisphere, setting: 'phone' });
-    const named = call.cause === null ? [] : this.names.forPractice([call.cause, ...call.also]);
+    const named = call.cause === null ? [] : this.names.forPractice([call.cause, ...call.also], plant);
     const possible = named.flatMap((cause) => {
       const place = model.causes.indexOf(cause);
       return place < 0 ? [] : [{ cause, place }];

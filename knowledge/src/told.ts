@@ -58,7 +58,7 @@ function callsIn(file: string, edition: Edition, complaints: Complaint[]): ToldC
       const plant = host ? plantOf(host) : null;
       const given = [...(cause ? [cause] : []), ...also];
       const meant = names
-        .forPractice(given)
+        .forPractice(given, plant)
         .map((id) => byId.get(id)!)
         .filter((one) => hostWeight(one, plant) > 0);
       const named = given.map((name) => names.find([name])).map((ids) => meant.filter(({ id }) => ids.includes(id)));

@@ -60,5 +60,27 @@ describe('on practice calls', () => {
     expect(names.forPractice(['winter moth'])).toEqual([]);
     expect(names.forPractice(['soft fruit'])).toEqual([]);
   });
+  it('a plant in it goes with what that plant has', () => {
+    const plants = smallEdition.plants;
+    const [first, second] = [plants[0]!, plants.find(({ genus }) => genus !== plants[0]!.genus)!];
+    const of = (plant: typeof first) => ({ include: [{ plant: plant.id, weight: 1 }], exclude: [] });
+    const edition = {
+      ...smallEdition,
+      causes: [
+        cause('one', { name: 'White spot', hosts: of(first) }),
+        cause('other', { name: 'Rough spot', also: ['spots'], hosts: of(second) }),
+        cause('borer', { name: 'Spot borer', hosts: of(first) }),
+      ],
+    };
+    const named = new CauseNames(edition);
+    expect(named.forPractice([`${first.name} spot`])).toEqual(['one']);
+    expect(named.forPractice([`spot of ${second.name}`])).toEqual(['other']);
+    expect(named.forPractice(['white spot', 'rough spot'], second)).toEqual(['other']);
+    expect(named.forPractice(['white spot'], second)).toEqual(['one']);
+  });
+  it('a name nobody knows is of the kind it says it is', () => {
+    expect(names.forPractice(['twin after planting'])).toEqual(['twin']);
+    expect(names.forPractice(['bulb of crocus from a shop'])).toEqual([]);
+  });
   it('an unknown name is none', () => expect(names.forPractice(['moon blight'])).toEqual([]));
 });

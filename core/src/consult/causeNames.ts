@@ -1,4 +1,6 @@
-import type { Cause, Edition } from '../edition/edition.ts';
+import { hostWeight, strayWeight } from '../diagnosis/hosts.ts';
+import type { Cause, Edition, Plant } from '../edition/edition.ts';
+import { namesOfPlant } from '../language/plants.ts';
 import { NearNames } from './nearNames.ts';
 
 const plain = (name: string): string =>
@@ -11,14 +13,15 @@ const plain = (name: string): string =>
 
 const JOINING = /^(?:of|on|in|the|a|by|from|to|and)$/;
 
-/** The words that tell of a name, in one order: "foot rot of papaya" is papaya foot rot. */
-const wordsTold = (name: string): string =>
+/** The words that tell of a name. */
+const wordsOf = (name: string): string[] =>
   name
     .split(' ')
     .filter((word) => !JOINING.test(word))
-    .map((word) => word.replace(/s$/, ''))
-    .sort()
-    .join(' ');
+    .map((word) => word.replace(/s$/, ''));
+
+/** The same in one order: "foot rot of papaya" is papaya foot rot. */
+const wordsTold = (name: string): string => wordsOf(name).sort().join(' ');
 
 /** "Angular leaf spot of cucumber" is called angular leaf spot; one word alone would be too little ("lack of water"). */
 const withoutWhere = (name: string): string[] => {
@@ -45,9 +48,19 @@ function phrasesIn(name: string): string[] {
   return out;
 }
 
+/** "Sunburn after moving outdoors" is sunburn. */
+const kindOf = (name: string): string => name.split(/ (?:after|at|by|caused|due|during|for|from|in|of|on|through|with) /)[0] ?? '';
+
 const CALLED_NORMAL = /^(normal|natural|healthy|nothing wrong|no problem|none)\b/;
 
 type Index = Map<string, Set<string>>;
+
+interface PlantName {
+  plant: Plant;
+  words: string[];
+}
+
+const isWithin = (words: readonly string[], all: readonly string[]): boolean => words.every((word) => all.includes(word));
 
 /** Finds causes by any name they go by. A cause listed by genus alone answers to every species of that genus. */
 export class CauseNames {
@@ -55,7 +68,16 @@ export class CauseNames {
   private readonly byWords: Index = new Map();
   private readonly byGenus: Index = new Map();
   private readonly normal: ReadonlySet<string>;
+  private readonly causes: ReadonlyMap<string, Cause>;
+  private readonly plants: PlantName[];
   private near: NearNames | null = null;
+  /** Ways to find a name, the surest first. */
+  private readonly looks: ((name: string) => string[])[] = [
+    (name) => this.namedInAnyOrder(name),
+    (name) => this.onPlant(name),
+    (name) => this.within(name),
+    (name) => this.ofGenus(name),
+  ];
 
   constructor(private readonly edition: Edition) {
     const file = (into: Index, name: string, id: string) => into.set(name, (into.get(name) ?? new Set()).add(id));
@@ -67,6 +89,12 @@ export class CauseNames {
       }
       for (const name of (cause.latin ?? '').split(/,| and /).map(plain)) if (/^[a-z]+$/.test(name)) file(this.byGenus, name, cause.id);
     }
+    this.plants = edition.plants
+      .filter(({ generic }) => !generic)
+      .flatMap((plant) => namesOfPlant(plant).map((name): PlantName => ({ plant, words: wordsOf(plain(name)) })))
+      .filter(({ words }) => words.length > 0)
+      .sort((a, b) => b.words.length - a.words.length);
+    this.causes = new Map(edition.causes.map((cause) => [cause.id, cause]));
     this.normal = new Set(edition.causes.filter(({ kind }) => kind === 'normal').map(({ id }) => id));
   }
 
@@ -80,6 +108,20 @@ export class CauseNames {
     return whole.length > 0 ? whole : [...(this.byWords.get(wordsTold(name)) ?? [])];
   }
 
+  /** By the plant in the name and what is left of it: a "pansy leaf spot" is any leaf spot that pansies have. */
+  private onPlant(name: string): string[] {
+    const words = wordsOf(name);
+    const named = this.plants.filter((one) => one.words.length < words.length && isWithin(one.words, words));
+    const longest = named.filter((one) => one.words.length === named[0]?.words.length);
+    const rest = words.filter((word) => !longest.some((one) => one.words.includes(word)));
+    if (rest.length === 0) return [];
+    const isCalled = (cause: Cause) =>
+      namesOf(cause)
+        .map((other) => wordsOf(plain(other)))
+        .some((words) => isWithin(rest, words) && rest.includes(words.at(-1)!));
+    return this.edition.causes.filter((cause) => longest.some(({ plant }) => hostWeight(cause, plant) > 0) && isCalled(cause)).map(({ id }) => id);
+  }
+
   private ofGenus(name: string): string[] {
     const genus = /^[a-z]+ [a-z]/.test(name) ? name.split(' ')[0]! : '';
     return [...(this.byGenus.get(genus) ?? [])];
@@ -91,23 +133,36 @@ export class CauseNames {
   }
 
   /**
-   * For the looser names of practice calls: a whole name counts first, then a known name within a longer one, then a genus; what is first called
-   * normal, and by no name of a normal state, or only called normal, may be any of them; at last a name counts that says nearly the same.
+   * For the looser names of practice calls: a whole name counts first, then what of that name a plant in it has, then a known name within a longer one, then a
+   * genus; what cannot befall the plant of the call gives way to the next of these, and counts where none finds anything else. What is first called normal, and
+   * by no name of a normal state, or only called normal, may be any of them; at last a name counts that says nearly the same, or what it is a kind of.
    */
-  forPractice(names: readonly string[]): string[] {
+  forPractice(names: readonly string[], plant: Plant | null = null): string[] {
     const wanted = names.map(plain);
-    const within = (name: string) =>
-      phrasesIn(name)
-        .map((phrase) => this.named(phrase))
-        .find((ids) => ids.length > 0) ?? [];
     const isCalledNormal = (name: string) => CALLED_NORMAL.test(name);
-    for (const look of [(name: string) => this.namedInAnyOrder(name), within, (name: string) => this.ofGenus(name)]) {
-      const found = wanted.flatMap(look);
-      const mayBeAny = wanted.slice(0, 1).some(isCalledNormal) && !found.some((id) => this.normal.has(id));
-      if (found.length > 0) return [...new Set(mayBeAny ? [...found, ...this.normal] : found)];
+    let elsewhere: string[] = [];
+    for (const look of this.looks) {
+      const found = new Set(wanted.flatMap(look));
+      if (found.size > 0 && wanted.slice(0, 1).some(isCalledNormal) && ![...found].some((id) => this.normal.has(id)))
+        for (const id of this.normal) found.add(id);
+      const here = [...found].filter((id) => plant === null || this.befalls(this.causes.get(id)!, plant));
+      if (here.length > 0) return here;
+      if (elsewhere.length === 0) elsewhere = [...found];
     }
+    if (elsewhere.length > 0) return elsewhere;
     if (wanted.some(isCalledNormal)) return [...this.normal];
     this.near ??= new NearNames(this.edition, (cause) => namesOf(cause).map(plain));
-    return [...new Set(wanted.flatMap((name) => this.near!.find(name)))];
+    const near = wanted.flatMap((name) => this.near!.find(name));
+    return [...new Set(near.length > 0 ? near : wanted.flatMap((name) => this.named(kindOf(name))))];
+  }
+
+  private befalls(cause: Cause, plant: Plant): boolean {
+    return hostWeight(cause, plant) > 0 || strayWeight(cause, plant, this.edition) > 0;
+  }
+
+  /** By the longest known name within a longer one. */
+  private within(name: string): string[] {
+    const known = phrasesIn(name).map((phrase) => this.named(phrase));
+    return known.find((ids) => ids.length > 0) ?? [];
   }
 }

@@ -21,6 +21,8 @@ interface Known {
 export class NearNames {
   private readonly known: Known[];
   private readonly causesWith = new Map<string, number>();
+  /** A plant two names have in common is no likeness: wilt of asters is not their yellows. */
+  private readonly ofPlants: ReadonlySet<string>;
 
   /** @param namesOf the names of a cause, in small letters without points and accents */
   constructor(
@@ -28,6 +30,7 @@ export class NearNames {
     namesOf: (cause: Cause) => readonly string[],
   ) {
     this.known = edition.causes.flatMap((cause) => namesOf(cause).map((name) => ({ id: cause.id, stems: this.stemsOf(name) })));
+    this.ofPlants = new Set(edition.plants.flatMap(({ name }) => [...this.stemsOf(name.toLowerCase())]));
     const byCause = new Map<string, Set<string>>();
     for (const { id, stems } of this.known) byCause.set(id, new Set([...(byCause.get(id) ?? []), ...stems]));
     for (const stems of byCause.values()) for (const stem of stems) this.causesWith.set(stem, (this.causesWith.get(stem) ?? 0) + 1);
@@ -51,7 +54,8 @@ export class NearNames {
     const likeness = new Map<string, number>();
     for (const { id, stems } of this.known) {
       const shared = [...stems].filter((stem) => wanted.has(stem));
-      if (shared.length > 0) likeness.set(id, Math.max(likeness.get(id) ?? 0, this.mass(shared) / Math.sqrt(size * this.mass(stems))));
+      if (shared.some((stem) => !this.ofPlants.has(stem)))
+        likeness.set(id, Math.max(likeness.get(id) ?? 0, this.mass(shared) / Math.sqrt(size * this.mass(stems))));
     }
     const best = Math.max(0, ...likeness.values());
     return best < ALIKE ? [] : [...likeness].filter(([, alike]) => alike >= best - AS_GOOD).map(([id]) => id);

@@ -112,7 +112,7 @@ export class PracticeDesk {
       unanswered: readings.map(({ finding }) => finding).filter((finding) => !inFacts.has(finding)),
       weather: null,
     };
-    const expected = this.names.forPractice([...(call.cause === null ? [] : [call.cause]), ...call.also]);
+    const expected = this.names.forPractice([...(call.cause === null ? [] : [call.cause]), ...call.also], plant);
     const talk = interview(
       this.consultant,
       start,

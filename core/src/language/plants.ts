@@ -21,8 +21,8 @@ interface NameEntry {
   order: number;
 }
 
-/** Names of a plant in the ways people say them: common, and scientific where it has one. */
-function namesOf(plant: Plant): string[] {
+/** Names of a plant in the ways people say them: common, and scientific where it has one; one that ends in "!" is taken in that form only. */
+export function namesOfPlant(plant: Plant): string[] {
   const names = [plant.name, ...plant.also];
   return plant.generic ? names : [plant.id.replace(/-/g, ' '), plant.latin, ...names];
 }
@@ -42,6 +42,7 @@ const ONTO = new Set(['up', 'on', 'onto', 'over', 'in', 'into', 'around', 'round
 /** Words that may stand between a likeness and its picture. */
 const LINKS = new Set('a an the on in from some of little small tiny miniature big baby my our very old large tall huge mature'.split(' '));
 const ARTICLES = new Set(['the', 'my', 'our', 'a', 'an']);
+const THEIRS = new Set(['his', 'her', 'their']);
 const OWNING = new Set(['my', 'our']);
 const SAID_OF = /^(is|has|keeps|was|looks)$/;
 const OVERRUN_BY = /\b(?:strangled|smothered|choked|covered|overgrown|swamped|full)(?: up)? (?:by|in|with|of)\b/;
@@ -89,7 +90,7 @@ export class PlantNames {
       this.byFirstStem.set(first.stem, [...(this.byFirstStem.get(first.stem) ?? []), entry]);
       if (tokens.length === 1 && !exact && !this.single.has(first.stem)) this.single.set(first.stem, plant);
     };
-    for (const plant of edition.plants) for (const name of namesOf(plant)) add(name, plant);
+    for (const plant of edition.plants) for (const name of namesOfPlant(plant)) add(name, plant);
     // a bare genus means the plant whose own name it is, else the first of its kind
     for (const plant of edition.plants) if (!plant.generic && !named.has(plant.genus.toLowerCase())) add(plant.genus, plant);
   }
@@ -126,7 +127,7 @@ export class PlantNames {
       if (besides(before) && placed(before)) return true; // "next to a big old oak"
     }
     if (besides(tokens[at[0]! - 2]) && tokens[at[0]! - 2]!.word === 'not' && ARTICLES.has(tokens[at[0]! - 1]!.word)) return true; // "not the rose, the hosta"
-    if (this.isLikened(tokens, at[0]!)) return true;
+    if (this.isLikened(tokens, at[0]!) || this.isTheirs(tokens, at[0]!)) return true;
     // "the poinsettia's coloured leaves" are its own
     if (besides(tokens[last + 1]) && goods?.includes(tokens[last + 1]!.word) && !/'s$/.test(tokens[last]!.text)) return true;
     const spokenAt = (words: readonly string[], i: number) => words.every((word, k) => tokens[i + k]?.word === word);
@@ -135,6 +136,14 @@ export class PlantNames {
     for (let i = last + 1; i <= last + REACH_AFTER && besides(tokens[i]); i++)
       if (nearbyAfter.some((phrase) => phrase.split(' ').every((word, k) => tokens[i + k]?.word === word))) return true;
     return false;
+  }
+
+  /** "The neighbour sprayed his lawn": of somebody else, who is spoken of before. */
+  private isTheirs(tokens: readonly Token[], at: number): boolean {
+    let i = at - 1;
+    while (LINKS.has(tokens[i]?.word ?? '')) i -= 1;
+    if (!THEIRS.has(tokens[i]?.word ?? '')) return false;
+    return tokens.slice(0, i).some(({ word, clause }) => clause === tokens[at]!.clause && this.edition.lexicon.nearby.includes(word));
   }
 
   /** "The size of a pear", "like a little cabbage": a picture of something else. */
