@@ -150,7 +150,7 @@ export function simulateCallers(edition: Edition, perCause: number, seed: number
         unanswered: [],
         weather: null,
       };
-      const { asked, standing } = interview(consultant, start, (id) => [caller.say(findings.get(id)!, 'caller-looked')], MOST_QUESTIONS);
+      const { asked, standing } = interview(consultant, start, { answer: (id) => [caller.say(findings.get(id)!, 'caller-looked')] }, MOST_QUESTIONS);
       const place = standing.candidates.findIndex((candidate) => candidate.cause === cause.id);
       const tally = count.get(cause.kind) ?? { callers: 0, first: 0, three: 0 };
       count.set(cause.kind, {
@@ -220,7 +220,7 @@ export function callersByPrior(edition: Edition, callers: number, seed: number, 
     const { standing } = interview(
       consultant,
       { ...start, readings: caller.opening(tells) },
-      (id) => [caller.say(findings.get(id)!, 'caller-looked')],
+      { answer: (id) => [caller.say(findings.get(id)!, 'caller-looked')] },
       MOST_QUESTIONS,
     );
     stated.push({ probability: standing.candidates[0]!.probability, right: standing.candidates[0]!.cause === cause.id });
@@ -255,7 +255,7 @@ export function callersWithUnknownCauses(edition: Edition, leaveOut: number, per
         unanswered: [],
         weather: null,
       };
-      const { standing } = interview(consultant, start, (id) => [caller.say(findings.get(id)!, 'caller-looked')], MOST_QUESTIONS);
+      const { standing } = interview(consultant, start, { answer: (id) => [caller.say(findings.get(id)!, 'caller-looked')] }, MOST_QUESTIONS);
       callers += 1;
       const first = standing.candidates[0]!;
       if (first.cause === UNLISTED || first.probability < FIRM) heldBack += 1;

@@ -38,6 +38,7 @@ describe('diagnose', () => {
       'notUnderstood',
       'claims',
       'differential',
+      'openly',
       'next',
       'enough',
       'decision',
@@ -49,6 +50,10 @@ describe('diagnose', () => {
     expect(out).toMatchObject({ host: { id: 'pear' }, differential: { 0: { cause: 'pear-rust' } }, enough: true, decision: { act: 'leave' } });
     expect((out['differential'] as { probability: number }[]).reduce((s, d) => s + d.probability, 0)).toBeCloseTo(1, 9);
     expect(out['timing']).toContainEqual(expect.objectContaining({ option: 'juniper', state: 'closed', nextFrom: '2027-04-01' }));
+  });
+  it('asks openly first while nothing wrong has been told', () => {
+    expect(diagnose({ words: ['my rose looks sick'] })['openly']).toMatch(/^What do you see/);
+    expect(diagnose({ words: ['black spots on my rose leaves'] })['openly']).toBeNull();
   });
   it('needs nothing but words', () => expect(diagnose({ words: ['webs'] })).toMatchObject({ host: null }));
   it('sees no reason to act where nothing was seen', () =>

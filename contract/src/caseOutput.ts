@@ -23,6 +23,7 @@ export const caseOutput = z.strictObject({
       probability: z.number().min(0).max(1),
     }),
   ),
+  openly: z.string().nullable(),
   next: z.array(z.strictObject({ finding: z.string(), ask: z.string(), bits: z.number().min(0), seconds: z.number(), again: z.boolean() })),
   enough: z.boolean(),
   decision: z.strictObject({ act: z.enum(ACTS), why: z.string() }),

@@ -1,4 +1,4 @@
-import type { Act, Cause, CauseKind, Climate, Edition, Hemisphere, Plant } from '../edition/edition.ts';
+import type { Act, Cause, CauseKind, Climate, Edition, Finding, Hemisphere, Plant } from '../edition/edition.ts';
 import { UNLISTED, WORDING } from '../edition/edition.ts';
 import { editionIn } from '../edition/editionIn.ts';
 import { enoughToAnswer, WORDS_TRUSTED, type Enough } from '../diagnosis/enough.ts';
@@ -30,6 +30,7 @@ import {
   type OptionStanding,
   type Overrule,
 } from '../treatment/decide.ts';
+import { askedOpenly, isComplaint, type Openly } from './openly.ts';
 import { withHouseLines } from '../treatment/houseLines.ts';
 import { verdictsOf, type Verdict } from '../treatment/verdicts.ts';
 
@@ -43,6 +44,8 @@ export interface ConsultInput {
   readings: Reading[];
   /** Findings asked about that the caller could not answer. */
   unanswered: string[];
+  /** How many of them since something was last told; none when left out. */
+  inVain?: number;
   weather: WeatherSeries | null;
   /** What the advisor has set of the circumstances; the rest is read or unknown. */
   circumstances?: Partial<Circumstances> | null;
@@ -64,6 +67,8 @@ export interface Candidate {
 export interface Standing {
   candidates: Candidate[];
   questions: RankedQuestion[];
+  /** To be asked openly before any of these; null when they are to the point. */
+  openly: Openly | null;
   enough: Enough;
   sounding: SoundingMark[];
   decision: Decision;
@@ -86,7 +91,7 @@ export interface Standing {
 }
 
 /** Raised whenever the same readings and edition could give another standing. */
-export const ENGINE_VERSION = '2.7.0';
+export const ENGINE_VERSION = '2.8.0';
 
 const UNLISTED_NAME = 'Something not on our list';
 /** Evidence is worked out for as many candidates as anyone will look at. */
@@ -105,6 +110,7 @@ export class Consultant {
   private readonly likeness: Likeness;
   private readonly learned: Learned | null;
   private readonly plants: Map<string, Plant>;
+  private readonly findings: Map<string, Finding>;
   /** The causes as they read in each hemisphere. */
   private readonly causes = new Map<Hemisphere, Map<string, Cause>>();
 
@@ -120,6 +126,7 @@ export class Consultant {
     this.learned = edition.learned ? learnFrom(edition, edition.learned.outcomes, edition.learned.asOf) : null;
     this.likeness = new Likeness(edition);
     this.plants = new Map(edition.plants.map((plant) => [plant.id, plant]));
+    this.findings = new Map(edition.findings.map((finding) => [finding.id, finding]));
   }
 
   /** @throws RangeError for a host the edition does not have */
@@ -217,15 +224,18 @@ export class Consultant {
     // as sure as one may act on: no surer than with half the trust in how it was put
     const probability = leader ? Math.min(leader.probability, sober[order[0]!] ?? 0) : 0;
     const advised = nothingSeen(input.readings, leader?.probability ?? 0) ? NOTHING_SEEN : decide(leading, probability, options, circumstances);
+    const enough = enoughToAnswer(
+      candidates.map((c, rank) => ({ probability: Math.min(c.probability, sober[order[rank]!] ?? 0), act: c.act, listed: c.cause !== UNLISTED })),
+      questions,
+      input.readings.length,
+    );
+    const told = input.readings.some((reading) => isComplaint(reading, this.findings.get(reading.finding)));
     return {
       candidates,
       questions,
+      openly: enough.enough ? null : askedOpenly(told, input.inVain ?? 0),
       reasons: questions.slice(0, WITH_REASONS).map((q) => whyAsk(model, probabilities, asOpen.get(q.finding)!, channel, stakes)),
-      enough: enoughToAnswer(
-        candidates.map((c, rank) => ({ probability: Math.min(c.probability, sober[order[rank]!] ?? 0), act: c.act, listed: c.cause !== UNLISTED })),
-        questions,
-        input.readings.length,
-      ),
+      enough,
       sounding: soundingLine(model, input.readings),
       decision: input.overrule ? overruled(advised, options, input.overrule) : advised,
       advised: input.overrule ? advised : null,

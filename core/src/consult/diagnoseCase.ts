@@ -8,6 +8,7 @@ import type { WindowState } from '../season/windows.ts';
 import { editionIn } from '../edition/editionIn.ts';
 import { careAnswers } from './careAnswers.ts';
 import { Consultant } from './consult.ts';
+import { ASK_OPENLY } from './openly.ts';
 
 export interface CaseToDiagnose {
   date: IsoDate | null;
@@ -27,6 +28,8 @@ export interface CaseDiagnosis {
   claims: { cause: string; from: string }[];
   differential: { cause: string; name: string; latin?: string; also: string[]; kind: CauseKind; probability: number }[];
   /** `again`: a second look at what has been told unasked. */
+  /** What to ask first, in words, where no particular question is to the point yet; else null. */
+  openly: string | null;
   next: { finding: string; ask: string; bits: number; seconds: number; again: boolean }[];
   enough: boolean;
   decision: { act: Act; why: string };
@@ -103,6 +106,7 @@ export class CaseReader {
         kind,
         probability,
       })),
+      openly: standing.openly && ASK_OPENLY[standing.openly],
       next: standing.questions.slice(0, NEXT_SHOWN).map((q) => ({
         finding: q.finding,
         ask: this.edition.findings.find((f) => f.id === q.finding)?.ask ?? q.finding,

@@ -1,9 +1,11 @@
 import type { Reading } from '../diagnosis/posterior.ts';
 import type { ConsultInput, Consultant, Standing } from './consult.ts';
+import type { Openly } from './openly.ts';
 
 /** A question the engine put and what came back; null = the caller could not say. */
 export interface Asked {
-  finding: string;
+  /** Null for one that was put openly. */
+  finding: string | null;
   readings: Reading[] | null;
 }
 
@@ -14,28 +16,38 @@ export interface Interview {
   standing: Standing;
 }
 
+/** Who is asked. */
+export interface Caller {
+  /** What is said to a finding, or null for "don't know". */
+  answer: (finding: string) => Reading[] | null;
+  /** What is told when asked openly, or null for nothing; left out by one who cannot be asked so. */
+  tell?: (openly: Openly) => Reading[] | null;
+}
+
 /** Whether asking on could still change what is named first; "same advice" alone is no reason to stop naming. */
 const settled = ({ enough }: Standing): boolean => enough.enough && enough.because !== 'same-advice';
 
 /**
- * Lets the engine ask until one cause stands out, nothing useful is left to ask, or it may ask no more.
- * @param answer what the caller says to a finding, or null for "don't know"
+ * Lets the engine ask until one cause stands out, nothing useful is left to ask, or it may ask no more. Openly it asks once until something is told.
  * @param limit most questions to ask
  */
-export function interview(consultant: Consultant, start: ConsultInput, answer: (finding: string) => Reading[] | null, limit: number): Interview {
+export function interview(consultant: Consultant, start: ConsultInput, { answer, tell }: Caller, limit: number): Interview {
   let input = start;
   let standing = consultant.consult(input);
+  let nothingToTell = tell === undefined;
   const asked: Asked[] = [];
   while (asked.length < limit && !settled(standing)) {
-    const next = standing.questions[0];
-    if (!next) break;
-    const readings = answer(next.finding);
-    asked.push({ finding: next.finding, readings });
-    input = {
-      ...input,
-      readings: [...input.readings, ...(readings ?? [])],
-      unanswered: readings === null ? [...input.unanswered, next.finding] : input.unanswered,
-    };
+    const openly = nothingToTell ? null : standing.openly;
+    const next = openly ? null : standing.questions[0];
+    if (next === undefined) break;
+    const readings = next ? answer(next.finding) : (tell?.(openly!) ?? null);
+    asked.push({ finding: next?.finding ?? null, readings });
+    if (readings === null && !next) nothingToTell = true;
+    else if (readings === null) input = { ...input, unanswered: [...input.unanswered, next!.finding], inVain: (input.inVain ?? 0) + 1 };
+    else {
+      input = { ...input, readings: [...input.readings, ...readings], inVain: 0 };
+      nothingToTell = tell === undefined;
+    }
     standing = consultant.consult(input);
   }
   return { asked, input, standing };

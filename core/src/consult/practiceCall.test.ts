@@ -82,18 +82,18 @@ describe('an interview', () => {
     weather: null,
   };
   it('never asks the same twice, though nobody can say', () => {
-    const { asked } = interview(consultant, start, () => null, 20);
+    const { asked } = interview(consultant, start, { answer: () => null }, 20);
     expect(new Set(asked.map(({ finding }) => finding)).size).toBe(asked.length);
   });
   it('keeps what it could not learn apart from what it learned', () => {
     const { input, asked } = interview(
       consultant,
       start,
-      (finding) => (finding === 'coating' ? [{ finding, answer: 'white', channel: 'caller-looked' }] : null),
+      { answer: (finding) => (finding === 'coating' ? [{ finding, answer: 'white', channel: 'caller-looked' }] : null) },
       20,
     );
     expect(input.readings).toEqual([{ finding: 'coating', answer: 'white', channel: 'caller-looked' }]);
     expect(input.unanswered).toEqual(asked.filter(({ readings }) => readings === null).map(({ finding }) => finding));
   });
-  it('asks nothing when it may not', () => expect(interview(consultant, start, () => null, 0).asked).toEqual([]));
+  it('asks nothing when it may not', () => expect(interview(consultant, start, { answer: () => null }, 0).asked).toEqual([]));
 });

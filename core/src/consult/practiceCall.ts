@@ -1,4 +1,4 @@
-import type { Act, Climate, Edition, Hemisphere, Plant } from '../edition/edition.ts';
+import type { Act, Climate, Edition, Finding, Hemisphere, Plant } from '../edition/edition.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
 import { evidenceIn } from '../language/evidenceIn.ts';
 import { Understander, type Utterance } from '../language/understand.ts';
@@ -8,6 +8,7 @@ import { CauseNames } from './causeNames.ts';
 import { Consultant, type ConsultInput, type Standing } from './consult.ts';
 import { careAnswers } from './careAnswers.ts';
 import { interview } from './interview.ts';
+import { isComplaint } from './openly.ts';
 
 export const ACTIONS = [
   'none',
@@ -80,6 +81,7 @@ export class PracticeDesk {
   private readonly understander: Understander;
   private readonly consultant: Consultant;
   private readonly names: CauseNames;
+  private readonly findings: Map<string, Finding>;
 
   constructor(
     private readonly edition: Edition,
@@ -88,6 +90,7 @@ export class PracticeDesk {
     this.understander = new Understander(edition);
     this.consultant = new Consultant(edition);
     this.names = new CauseNames(edition);
+    this.findings = new Map(edition.findings.map((finding) => [finding.id, finding]));
   }
 
   private readings(words: readonly Utterance[], host: Plant | null): Reading[] {
@@ -112,17 +115,21 @@ export class PracticeDesk {
       unanswered: readings.map(({ finding }) => finding).filter((finding) => !inFacts.has(finding)),
       weather: null,
     };
+    const take = (suits: (readings: Reading[]) => boolean): Reading[] | null => {
+      const [fact, readings] = [...left].find(([, said]) => suits(said)) ?? [];
+      if (fact) left.delete(fact);
+      return readings ?? null;
+    };
     const expected = this.names.forPractice([...(call.cause === null ? [] : [call.cause]), ...call.also], plant);
     const talk = interview(
       this.consultant,
       start,
-      (finding) => {
-        for (const [fact, readings] of left) {
-          if (!readings.some((reading) => reading.finding === finding)) continue;
-          left.delete(fact);
-          return readings;
-        }
-        return null;
+      {
+        answer: (finding) => take((readings) => readings.some((reading) => reading.finding === finding)),
+        // asked openly, a caller tells the first thing that strikes them on the plant, and at last what else they know
+        tell: (openly) =>
+          take((readings) => readings.some((reading) => isComplaint(reading, this.findings.get(reading.finding)))) ??
+          (openly === 'else' ? take((readings) => readings.some(({ finding }) => this.findings.has(finding))) : null),
       },
       this.mostQuestions,
     );

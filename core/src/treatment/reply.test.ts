@@ -171,7 +171,7 @@ describe('reply', () => {
     const letter = (...asked: [string, boolean][]) => {
       const questions = asked.map(([finding, again]) => ({ ...standing.questions[0]!, finding, again }));
       const open = { ...standing.decision, firm: false };
-      return reply(told, '2026-05-10', null, consultant, { ...standing, questions, decision: open });
+      return reply(told, '2026-05-10', null, consultant, { ...standing, questions, openly: null, decision: open });
     };
     const ask = (id: string) => edition.findings.find((finding) => finding.id === id)!.ask;
     expect(letter(['frost', true], ['holes', false])).toContain(`Please look and tell us\n– ${ask('holes')}\n\n`);
@@ -205,7 +205,7 @@ describe('reply', () => {
     const text = reply([{ finding: 'frost', answer: 'no', channel: 'caller' }], '2026-07-10');
     expect(text).toContain('That is not sure enough to act on');
     expect(text).not.toContain('A beetle eats the leaves');
-    expect(text).toContain('Please look and tell us\n– what about ');
+    expect(text).toContain('Please look and tell us\n– What do you see, and on which part: leaves, stem, roots, flowers or fruit?\n– what about ');
     expect(text).not.toContain('What to do');
   });
   it('never claims a hundred in a hundred, nor tells the caller that their wording is evidence', () => {

@@ -3,6 +3,7 @@ import { inSentence } from '../edition/names.ts';
 import { POISON, UNLISTED, WORDING } from '../edition/edition.ts';
 import type { CareAnswer, CareDate } from '../consult/careAnswers.ts';
 import type { Standing } from '../consult/consult.ts';
+import { ASK_OPENLY } from '../consult/openly.ts';
 import { likelihoodWord, readingText } from '../consult/words.ts';
 import type { Overturning } from '../diagnosis/overturn.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
@@ -132,9 +133,8 @@ const LOOK_AT = 3;
 /** What to look at; a letter cannot say "you told us", so what was told is asked for only where nothing else is. */
 function unsure({ standing, edition }: ReplyInput): string[] {
   const fresh = standing.questions.filter(({ again }) => !again);
-  const asks = (fresh.length > 0 ? fresh : standing.questions)
-    .slice(0, LOOK_AT)
-    .flatMap((q) => edition.findings.find((f) => f.id === q.finding)?.ask ?? []);
+  const particulars = (fresh.length > 0 ? fresh : standing.questions).flatMap((q) => edition.findings.find((f) => f.id === q.finding)?.ask ?? []);
+  const asks = [...(standing.openly === 'what' ? [ASK_OPENLY.what] : []), ...particulars].slice(0, LOOK_AT);
   return ['That is not sure enough to act on, so please treat nothing yet.', '', 'Please look and tell us', ...asks.map((ask) => `– ${ask}`), ''];
 }
 

@@ -2,6 +2,7 @@ import { forwardRef, type KeyboardEvent } from 'react';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { Standing } from '@sounding/core/consult/consult.ts';
+import { ASK_OPENLY } from '@sounding/core/consult/openly.ts';
 import type { Edition, Finding } from '@sounding/core/edition/edition.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 import { Button, Key } from '../../ui/controls.tsx';
@@ -9,6 +10,7 @@ import { FindingFigure } from '../library/FindingFigure.tsx';
 import { Answers, Ask, Band, Note, Question } from './dockParts.ts';
 import { Entry } from './Entry.tsx';
 import { Understood } from './Understood.tsx';
+import type { AskedFirst } from './useAsking.ts';
 import { WhereBelongs, type Apart } from './WhereBelongs.tsx';
 import { answersShown, percent, reasonText } from './words.ts';
 
@@ -39,8 +41,8 @@ interface Props {
   standing: Standing;
   finding: Finding | null;
   place: number;
-  /** The plant comes first: ask for it before anything else. */
-  askPlant: boolean;
+  /** What comes before anything particular: the plant, or what is seen at all. */
+  first: AskedFirst | null;
   /** Nothing wrong has been told: the answer is on the table, and there is nothing to find out. */
   onlyCare: boolean;
   /** What was noted when the call came in, while nothing has been taken in yet. */
@@ -68,7 +70,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
     standing,
     finding,
     place,
-    askPlant,
+    first,
     onlyCare,
     opening,
     takenBefore,
@@ -88,12 +90,21 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
   const { enough } = standing;
   const done = onlyCare || enough.enough;
   const doneWords = onlyCare
-    ? `A question of care: read the answer out${askPlant ? ', or name the plant for its own' : ''}.`
+    ? `A question of care: read the answer out${first === 'plant' ? ', or name the plant for its own' : ''}.`
     : enough.enough &&
       `${ENOUGH_WORDS[enough.because]} ${standing.candidates[0]?.name}, ${percent(standing.candidates[0]?.probability ?? 0)}\u00a0%.`;
   const at = standing.questions.findIndex((q) => q.finding === finding?.id);
   const question = standing.questions[at];
   const reason = standing.reasons[at];
+  const asItStands = (
+    <>
+      {' '}
+      · <Key>Ctrl Enter</Key>{' '}
+      <button type="button" onClick={onReply}>
+        reply as it stands
+      </button>
+    </>
+  );
   return (
     <Band aria-label="Ask">
       {apart && <WhereBelongs apart={apart} onBelongs={onBelongs} />}
@@ -110,18 +121,19 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
           )}
         </EnoughBar>
       )}
-      {apart ? null : askPlant && !onlyCare ? (
+      {apart ? null : first && !onlyCare ? (
         <Ask>
-          <Question>Which plant is it – and which variety, if you know?</Question>
-          <Note>
-            Type its name below{opening ? ', or press ' : '. '}
+          <Question>{first === 'plant' ? 'Which plant is it – and which variety, if you know?' : ASK_OPENLY[first]}</Question>
+          <AsItStands>
+            Type {first === 'plant' ? 'its name' : 'what they say, in their words,'} below{opening ? ', or press ' : '. '}
             {opening && (
               <>
                 <Key>Enter</Key> to take in what is noted: “{opening}”.{' '}
               </>
             )}
-            <Key>↓</Key> asks on without a name.
-          </Note>
+            <Key>↓</Key> {first === 'plant' ? 'asks on without a name.' : 'asks for particulars'}
+            {first !== 'plant' && standing.enough.because !== 'no-readings' && asItStands}
+          </AsItStands>
         </Ask>
       ) : finding && question && !(done && place === 0) ? (
         <Ask>
@@ -152,15 +164,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
             {answersShown(finding, question).length < finding.answers.length && 'something else: type it · '}
             {reason && `${reasonText(reason, edition)} · `}about {question.seconds} s · <Key>↓</Key>
             <Key>↑</Key> other questions
-            {!done && (
-              <>
-                {' '}
-                · <Key>Ctrl Enter</Key>{' '}
-                <button type="button" onClick={onReply}>
-                  reply as it stands
-                </button>
-              </>
-            )}
+            {!done && asItStands}
           </AsItStands>
         </Ask>
       ) : null}

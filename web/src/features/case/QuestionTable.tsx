@@ -17,6 +17,7 @@ import { SoundingLine } from './SoundingLine.tsx';
 import { StandingPanel } from './StandingPanel.tsx';
 import type { NewWrite } from './useCaseWork.ts';
 import { useQuestionStanding } from './useQuestionStanding.ts';
+import { useAsking } from './useAsking.ts';
 import { useCaseCare } from './useCaseCare.ts';
 import { useLine } from './useLine.ts';
 import { useOwnQuestion } from './useOwnQuestion.ts';
@@ -63,23 +64,20 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const entry = useRef<HTMLInputElement>(null);
   /** The mark stepped back to: how many readings count; null = all. */
   const [mark, setMark] = useState<number | null>(null);
-  const [place, setPlace] = useState(0);
   const { edition, trouble, date, taken, weighed, standing, shown } = useQuestionStanding(question, session, mark);
   const plant = edition?.plants.find((p) => p.id === question.hostId) ?? null;
   const down = useTakeDown(question, plant, write);
   const openQuestion = useOwnQuestion(view, question, session, write);
 
-  const open = standing?.questions ?? [];
-  const next = open[Math.min(place, open.length - 1)];
+  const { place, first, next, move, toTheTop } = useAsking(standing, question.hostId !== null);
   const finding: Finding | null = edition?.findings.find((f) => f.id === next?.finding) ?? null;
-  const askPlant = question.hostId === null && place === 0 && standing?.enough.enough !== true;
   const before = next?.again ? weighed.filter((r) => r.finding === next.finding).at(-1) : undefined;
   const line = useLine({
     caseId: view.id,
     edition,
     question,
     plant,
-    finding: askPlant ? null : finding,
+    finding: first ? null : finding,
     onHere: down.words,
     onApart: (said, heard) => openQuestion({ said, heard }),
   });
@@ -114,7 +112,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const untouched = question.statements.length === 0 && question.readings.length === 0;
   const opening = question.position === 1 && untouched ? view.opening : '';
   const goOn = () => {
-    setPlace(0);
+    toTheTop();
     setMark(null);
     entry.current?.focus();
   };
@@ -160,12 +158,12 @@ export function QuestionTable({ view, question, session, write }: Props) {
     const digit = /^Digit(\d)$/.exec(event.code)?.[1] ?? (/^\d$/.test(event.key) ? event.key : undefined);
     const ranked = standing.questions.find((q) => q.finding === finding?.id);
     const onKeys = finding && ranked ? answersShown(finding, ranked) : [];
-    const answer = askPlant || digit === undefined ? undefined : digit === '0' ? 'unknown' : onKeys[Number(digit) - 1 + (event.shiftKey ? 9 : 0)]?.id;
+    const answer = first || digit === undefined ? undefined : digit === '0' ? 'unknown' : onKeys[Number(digit) - 1 + (event.shiftKey ? 9 : 0)]?.id;
     const keys: Record<string, () => void> = {
       '[': () => stepTo(at - 1),
       ']': () => stepTo(at + 1),
-      ArrowDown: () => setPlace(Math.min(place + 1, open.length - 1)),
-      ArrowUp: () => setPlace(Math.max(0, place - 1)),
+      ArrowDown: () => move(1),
+      ArrowUp: () => move(-1),
     };
     const chosen = answer ? () => answerWith(answer) : keys[event.key];
     if (!chosen) return;
@@ -226,7 +224,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
           standing={standing}
           finding={finding}
           place={place}
-          askPlant={askPlant}
+          first={first}
           onlyCare={care.only}
           opening={opening}
           takenBefore={before && edition ? readingText(edition, before.finding, before.answer) : null}

@@ -147,7 +147,7 @@ describe('dock', () => {
     standing: { ...standing, enough: { enough: false as const, because: 'still-open' as const } },
     finding,
     place: 0,
-    askPlant: false,
+    first: null,
     onlyCare: false,
     opening: '',
     takenBefore: null,
@@ -180,9 +180,17 @@ describe('dock', () => {
     expect(screen.getByText(/what about frost/)).toBeTruthy();
   });
   it('asks for the plant before anything else', () => {
-    renderInk(<Dock {...props} askPlant />);
+    renderInk(<Dock {...props} first="plant" />);
     expect(screen.getByText(/Which plant is it/)).toBeTruthy();
     expect(screen.queryByText('what about frost?')).toBeNull();
+  });
+  it('asks openly while nobody has said what is wrong, or what is asked is not known', () => {
+    renderInk(<Dock {...props} first="what" opening="a sorry rose" />);
+    expect(screen.getByText(/What do you see, and on which part/)).toBeTruthy();
+    expect(screen.getByText(/a sorry rose/)).toBeTruthy();
+    expect(screen.queryByText('what about frost?')).toBeNull();
+    renderInk(<Dock {...props} first="else" />);
+    expect(screen.getByText(/What else have you noticed/)).toBeTruthy();
   });
   it('has nothing to ask where only care was asked for', () => {
     renderInk(<Dock {...props} onlyCare />);

@@ -24,6 +24,12 @@ export interface QuestionStanding {
   shown: Standing | null;
 }
 
+/** How many questions have been asked in vain since something was last told. */
+export function inVainSince(readings: readonly ReadingView[]): number {
+  const held = readings.filter((r) => r.withdrawnAt === null).sort((a, b) => a.takenAt.localeCompare(b.takenAt));
+  return held.length - 1 - held.findLastIndex((r) => r.answer !== UNKNOWN);
+}
+
 /**
  * The engine's view of one question. An answered one is reckoned with the day and edition of its answer, so that it
  * comes out the same again; an open one with today's.
@@ -45,6 +51,7 @@ export function useQuestionStanding(question: QuestionView | undefined, session:
       hemisphere: question.hemisphere,
       setting: question.setting,
       readings: taken.map(({ finding, answer, channel }) => ({ finding, answer, channel })),
+      inVain: inVainSince(question.readings),
       unanswered: question.readings.filter((r) => r.withdrawnAt === null && r.answer === UNKNOWN).map((r) => r.finding),
       weather: weather ?? null,
       circumstances: question.circumstances,

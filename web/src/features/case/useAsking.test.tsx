@@ -1,0 +1,58 @@
+import { act, renderHook } from '@testing-library/react';
+import { describe, expect, it } from '@jest/globals';
+import type { ReadingView } from '@sounding/contract/api.ts';
+import { Consultant, type ConsultInput } from '@sounding/core/consult/consult.ts';
+import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
+import { useAsking } from './useAsking.ts';
+import { inVainSince } from './useQuestionStanding.ts';
+
+const input: ConsultInput = {
+  host: 'bean',
+  date: null,
+  climate: null,
+  hemisphere: 'N',
+  setting: 'phone',
+  readings: [],
+  unanswered: [],
+  weather: null,
+};
+const consultant = new Consultant(smallEdition);
+const vague = consultant.consult(input);
+const told = consultant.consult({ ...input, readings: [{ finding: 'coating', answer: 'black', channel: 'caller' }] });
+
+describe('what to ask now', () => {
+  it('is the plant first, and below it the questions from the best one on', () => {
+    const { result } = renderHook(() => useAsking(vague, false));
+    expect(result.current.first).toBe('plant');
+    act(() => result.current.move(1));
+    expect(result.current).toMatchObject({ first: null, place: 1, next: vague.questions[0] });
+    act(() => result.current.toTheTop());
+    expect(result.current.first).toBe('plant');
+  });
+  it('is what is seen at all while nothing wrong was told', () => {
+    const { result } = renderHook(() => useAsking(vague, true));
+    expect(result.current.first).toBe('what');
+    act(() => result.current.move(-1));
+    expect(result.current.place).toBe(0);
+  });
+  it('is the best question after that, and no farther down than the last', () => {
+    const { result } = renderHook(() => useAsking(told, true));
+    expect(result.current).toMatchObject({ first: null, next: told.questions[0] });
+    for (let n = 0; n < 20; n++) act(() => result.current.move(1));
+    expect(result.current.next).toBe(told.questions.at(-1));
+  });
+  it('is nothing while there is no standing', () => {
+    const { result } = renderHook(() => useAsking(null, true));
+    expect(result.current).toMatchObject({ first: null, next: undefined });
+  });
+});
+
+describe('questions in vain', () => {
+  const reading = (answer: string, takenAt: string, withdrawnAt: string | null = null) => ({ answer, takenAt, withdrawnAt }) as ReadingView;
+  it('are counted since something was last told', () => {
+    expect(inVainSince([])).toBe(0);
+    expect(inVainSince([reading('unknown', '2026-05-01T10:02'), reading('yes', '2026-05-01T10:01')])).toBe(1);
+    expect(inVainSince([reading('unknown', '2026-05-01T10:00'), reading('yes', '2026-05-01T10:01')])).toBe(0);
+  });
+  it('are none when they were taken back', () => expect(inVainSince([reading('unknown', '2026-05-01T10:00', '2026-05-01T10:05')])).toBe(0));
+});
