@@ -62,6 +62,11 @@ it('passes over fields it does not know, and takes climates and hemispheres as p
   expect(played).toMatchObject({ rankAfterAll: 1 });
 });
 
+it('takes a field that was left empty for one that is missing', () => {
+  const [played] = evaluate({ ...call, host: '', date: '', climate: '', hemisphere: '', action: ' ' });
+  expect(played).toMatchObject({ host: 'courgette', rankAfterAll: 1, actionAgrees: null });
+});
+
 describe('names of causes', () => {
   const names = new CauseNames(edition);
   it.each([

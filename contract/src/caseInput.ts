@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CHANNELS, CLIMATES, type Channel } from '@sounding/core/edition/edition.ts';
+import { CHANNELS, CLIMATES, type Channel, type Climate } from '@sounding/core/edition/edition.ts';
 import { isoDate } from '@sounding/core/season/calendar.ts';
 
 export const dateText = z.string().superRefine((value, context) => {
@@ -9,16 +9,35 @@ export const dateText = z.string().superRefine((value, context) => {
     context.addIssue({ code: 'custom', message: error instanceof Error ? error.message : 'not a date' });
   }
 });
-const folded = (value: unknown): unknown =>
+/** A name as people write it: capitals and spaces do not matter. */
+export const folded = (value: unknown): unknown =>
   typeof value === 'string'
     ? value
         .trim()
         .toLowerCase()
         .replace(/[\s_]+/g, '-')
     : value;
-/** A climate by its name here, or as "highland-tropical"; capitals and spaces do not matter. */
+
+/** What people call the climates besides; the warm wet ones are one here. */
+const CLIMATES_CALLED: Record<Climate, string> = {
+  'temperate-maritime': 'temperate maritime oceanic temperate-oceanic cool-temperate',
+  continental: 'humid-continental temperate-continental',
+  mediterranean: 'dry-summer',
+  arid: 'desert hot-desert semi-arid hot-arid steppe',
+  subtropical: 'humid-subtropical tropical humid-tropical lowland-tropical tropical-lowland monsoon',
+  'tropical-highland': 'highland tropical-highlands',
+};
+const climateCalled = new Map(CLIMATES.flatMap((name) => CLIMATES_CALLED[name].split(' ').map((other) => [other, name] as const)));
+
+/** A climate by its name here, as "highland-tropical", or by another name that is usual for it. */
 export const climate = z
-  .preprocess(folded, z.enum([...CLIMATES, 'highland-tropical']))
+  .preprocess(
+    (value) => {
+      const name = folded(value);
+      return typeof name === 'string' ? (climateCalled.get(name) ?? name) : name;
+    },
+    z.enum([...CLIMATES, 'highland-tropical']),
+  )
   .transform((name) => (name === 'highland-tropical' ? 'tropical-highland' : name));
 export const channel = z.enum(CHANNELS as [Channel, ...Channel[]]);
 /** N or S; "north" and "southern" are understood. */

@@ -21,6 +21,13 @@ describe('a case for the command line', () => {
       climate: 'tropical-highland',
       hemisphere: 'S',
     }));
+  it.each([
+    ['tropical', 'subtropical'],
+    ['humid continental', 'continental'],
+    ['Oceanic', 'temperate-maritime'],
+    ['desert', 'arid'],
+  ])('takes a %s climate for %s', (called, climate) => expect(caseInput.parse({ words: [], climate: called })).toMatchObject({ climate }));
+  it('refuses a climate nobody knows', () => expect(faults(caseInput, { words: [], climate: 'lunar' })[0]).toMatch(/^climate: /));
   it('refuses what it does not know instead of passing over it', () => {
     const parsed = caseInput.safeParse({ words: [], wrods: [] });
     expect(parsed.success).toBe(false);
