@@ -77,6 +77,8 @@ describe('on practice calls', () => {
     expect(named.forPractice([`spot of ${second.name}`])).toEqual(['other']);
     expect(named.forPractice(['white spot', 'rough spot'], second)).toEqual(['other']);
     expect(named.forPractice(['white spot'], second)).toEqual(['one']);
+    expect(named.forPractice(['spots'], first)).toEqual(['one']);
+    expect(named.forPractice(['spots'])).toEqual(['other']);
   });
   it('a name nobody knows is of the kind it says it is', () => {
     expect(names.forPractice(['twin after planting'])).toEqual(['twin']);

@@ -72,9 +72,9 @@ export class CauseNames {
   private readonly plants: PlantName[];
   private near: NearNames | null = null;
   /** Ways to find a name, the surest first. */
-  private readonly looks: ((name: string) => string[])[] = [
+  private readonly looks: ((name: string, plant: Plant | null) => string[])[] = [
     (name) => this.namedInAnyOrder(name),
-    (name) => this.onPlant(name),
+    (name, plant) => this.onPlant(name, plant),
     (name) => this.within(name),
     (name) => this.ofGenus(name),
   ];
@@ -108,18 +108,21 @@ export class CauseNames {
     return whole.length > 0 ? whole : [...(this.byWords.get(wordsTold(name)) ?? [])];
   }
 
-  /** By the plant in the name and what is left of it: a "pansy leaf spot" is any leaf spot that pansies have. */
-  private onPlant(name: string): string[] {
+  /** By the plant in the name, or else that of the call, and what is left of it: a "pansy leaf spot" is any leaf spot that pansies have. */
+  private onPlant(name: string, ofCall: Plant | null): string[] {
     const words = wordsOf(name);
     const named = this.plants.filter((one) => one.words.length < words.length && isWithin(one.words, words));
     const longest = named.filter((one) => one.words.length === named[0]?.words.length);
     const rest = words.filter((word) => !longest.some((one) => one.words.includes(word)));
-    if (rest.length === 0) return [];
+    const hosts = longest.length > 0 ? longest.map(({ plant }) => plant) : ofCall ? [ofCall] : [];
+    // "sawfly" is a name by itself, "browning" is none
+    const isName = longest.length > 0 || rest.length > 1 || this.named(name).length > 0;
+    if (rest.length === 0 || !isName) return [];
     const isCalled = (cause: Cause) =>
       namesOf(cause)
         .map((other) => wordsOf(plain(other)))
         .some((words) => isWithin(rest, words) && rest.includes(words.at(-1)!));
-    return this.edition.causes.filter((cause) => longest.some(({ plant }) => hostWeight(cause, plant) > 0) && isCalled(cause)).map(({ id }) => id);
+    return this.edition.causes.filter((cause) => hosts.some((plant) => hostWeight(cause, plant) > 0) && isCalled(cause)).map(({ id }) => id);
   }
 
   private ofGenus(name: string): string[] {
@@ -142,7 +145,7 @@ export class CauseNames {
     const isCalledNormal = (name: string) => CALLED_NORMAL.test(name);
     let elsewhere: string[] = [];
     for (const look of this.looks) {
-      const found = new Set(wanted.flatMap(look));
+      const found = new Set(wanted.flatMap((name) => look(name, plant)));
       if (found.size > 0 && wanted.slice(0, 1).some(isCalledNormal) && ![...found].some((id) => this.normal.has(id)))
         for (const id of this.normal) found.add(id);
       const here = [...found].filter((id) => plant === null || this.befalls(this.causes.get(id)!, plant));

@@ -229,9 +229,9 @@ export class PlantNames {
   resolve(name: string): Plant | null {
     const direct = this.edition.plants.find((plant) => plant.id === name);
     if (direct) return direct;
-    const meant = (words: string) => closest(this.find(tokenise(words, this.edition.lexicon.irregular)));
-    // asked for as a name, "orange" and "pink" are plants, though in talk only the plural is
-    return meant(name) ?? meant(`${name.trim()}s`);
+    const spoken = (words: string) => this.find(tokenise(words, this.edition.lexicon.irregular));
+    // asked for as a name, "orange" and "pink" are plants, though in talk only the plural is; no slip is forgiven there: a karee is no kale
+    return closest(spoken(name)) ?? closest(spoken(`${name.trim()}s`).filter(({ distance }) => distance === 0));
   }
 }
 
