@@ -20,6 +20,7 @@ export const circumstancesBody = z
     inBloom: maybe,
     heightM: z.number().positive('must be above 0').max(60, 'no garden plant is so high: were centimetres meant?').nullable(),
     nearWater: maybe,
+    underGlass: maybe,
     children: maybe,
     pets: maybe,
     harvestOn: dateText.nullable(),

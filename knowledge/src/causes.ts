@@ -81,6 +81,7 @@ function toOption(
     ...(school ? { school } : {}),
     ...(actives.length > 0 ? { actives } : {}),
     ...(leastToxic ? { leastToxic: true as const } : {}),
+    ...((row['under-glass'] ?? base?.['under-glass']) ? { underGlass: true as const } : {}),
     ...provenanceOf({ ...base, ...row }, cause.mark),
   };
 }

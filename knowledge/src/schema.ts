@@ -171,6 +171,7 @@ const optionFields = {
   actives: z.array(id).default([]),
   /** Said outright where no active of actives.yaml says it. */
   'least-toxic': z.literal(true).optional(),
+  'under-glass': z.literal(true).optional(),
   ...provenance,
 };
 /** A treatment many causes share, named once. */

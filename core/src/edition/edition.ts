@@ -187,6 +187,8 @@ export interface TreatmentOption extends Provenance {
   preferred?: boolean;
   /** It holds on these hosts only, and speaks for itself there: preferred, it goes before what is preferred everywhere. */
   hosts?: HostSelector[];
+  /** Its creatures stay and live only under glass, and there it goes before what is preferred elsewhere. */
+  underGlass?: true;
   /** Id of the disputed question this option takes a side in. */
   school?: string;
   /** Active ingredients by ISO common name with their mode-of-action group. */

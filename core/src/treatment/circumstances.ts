@@ -26,6 +26,8 @@ export interface Circumstances {
   heightM: number | null;
   /** Nearest water, well or slope down to a stream. */
   nearWater: boolean | null;
+  /** In a greenhouse or tunnel, where what is released stays. */
+  underGlass: boolean | null;
   children: boolean | null;
   pets: boolean | null;
   /** The day of the next picking. */
@@ -49,6 +51,7 @@ export const NOTHING_KNOWN: Circumstances = {
   inBloom: null,
   heightM: null,
   nearWater: null,
+  underGlass: null,
   children: null,
   pets: null,
   harvestOn: null,
@@ -86,11 +89,13 @@ export function circumstancesRead(readings: readonly Reading[], plant: Plant | n
   const seen = answered(readings, 'insects-seen');
   const vigour = answered(readings, 'vigour');
   const onset = answered(readings, 'onset');
+  const grown = answered(readings, 'where-grown');
   const read: Partial<Circumstances> = {};
   if (cause && CREATURES.has(cause.kind) && seen !== null) read.culprit = seen === 'none' ? 'not-found' : 'present';
   if (vigour === 'growing-well') read.plantIs = 'strong';
   if (vigour === 'declining') read.plantIs = 'weak';
   if (onset === 'every-year') read.recurs = 'every-year';
+  if (grown !== null && grown !== 'indoors') read.underGlass = grown === 'under-glass';
   if (plant) read.edible = plant.groups.some((group) => EATEN.has(group));
   return read;
 }

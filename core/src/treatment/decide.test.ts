@@ -37,6 +37,14 @@ describe('decision', () => {
     expect(late).toMatchObject({ act: 'physical', option: 'pick', noteFor: '2027-04-01' });
     expect(late.why).toContain('Too late for that this season');
   });
+  it('puts what is released first where it stays, and not out of doors', () => {
+    const mites: Cause = { ...cause, options: [...cause.options, option('predators', 'biological', { underGlass: true })] };
+    const at = (underGlass: boolean | null) => decideOn(mites, '2026-04-10', 0.9, { ...NOTHING_KNOWN, underGlass });
+    expect(at(true)).toMatchObject({ act: 'biological', option: 'predators', why: 'predators' });
+    expect(at(null)).toMatchObject({ option: 'spray' });
+    const verdicts = verdictsOf(mites, optionStandings(mites, on('2026-04-10')), { ...NOTHING_KNOWN, underGlass: false });
+    expect(verdicts.find((v) => v.option.id === 'predators')?.against).toEqual(['out of doors what is released does not stay']);
+  });
   it('says too early before the window', () => expect(decideOn(cause, '2026-02-10').why).toContain('Too early'));
   it('leaves alone when nothing gentle is left', () =>
     expect(decideOn({ ...cause, options: cause.options.filter((o) => o.id !== 'pick') }, '2026-06-10')).toMatchObject({

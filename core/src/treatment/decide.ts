@@ -64,8 +64,8 @@ const asSaid = (title: string): string => title.charAt(0).toLowerCase() + title.
 
 type Advice = Omit<Decision, 'firm'>;
 
-/** Why an option is advised: what is said for this very host stands for itself, the cause's line would speak of other plants. */
-const worthOf = (cause: Cause, option: TreatmentOption | undefined): string => (option?.hosts ? option.how : cause.worth);
+/** Why an option is advised: what is said for this very host or place stands for itself, the cause's line would speak of others. */
+const worthOf = (cause: Cause, option: TreatmentOption | undefined): string => (option?.hosts || option?.underGlass ? option.how : cause.worth);
 
 /** Nothing needs doing; who minds it all the same is told when something gentle would next make sense, unless it can be done now and is read off the list. */
 function leaveAlone(cause: Cause, verdicts: readonly Verdict[], option: TreatmentOption | undefined): Advice {
@@ -91,7 +91,8 @@ function chosen(cause: Cause, { option }: OptionStanding, extra = ''): Advice {
 }
 
 function adviceFor(cause: Cause, verdicts: readonly Verdict[], known: Circumstances): Advice {
-  const preferred = preferredAmong(verdicts, ({ option }) => option);
+  const atHome = known.underGlass ? verdicts.find((verdict) => verdict.option.underGlass && canBeDoneNow(verdict)) : undefined;
+  const preferred = atHome ?? preferredAmong(verdicts, ({ option }) => option);
   if (cause.notifiable && preferred) return chosen(cause, preferred, ' It may be notifiable: tell the plant health authority and move no material.');
   if (known.wish === 'wants-gone') {
     const sure = surest(verdicts);

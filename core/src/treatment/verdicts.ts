@@ -40,6 +40,7 @@ const RULES: readonly Rule[] = [
   (s, _cause, { inBloom }) => (isSpray(s) && inBloom ? 'the plant is in flower: it would hit bees' : null),
   (s, _cause, { heightM }) =>
     isSpray(s) && heightM !== null && heightM > REACH_M ? `${heightM} m is out of reach from the ground: licensed work, if anything` : null,
+  ({ option }, _cause, { underGlass }) => (option.underGlass && underGlass === false ? 'out of doors what is released does not stay' : null),
   (s, _cause, { nearWater }) => (s.option.act === 'systemic' && nearWater ? 'water is near: a drench washes into it' : null),
   (s, _cause, { edible }) => (s.option.act === 'systemic' && edible ? 'it would be taken up into what is eaten' : null),
   (s, _cause, { costAYear, costToReplace }) =>

@@ -143,6 +143,7 @@ export function CircumstancesPanel({ set, standing, cause, today, onChange }: Pr
           ['edible', 'Eaten'],
           ['inBloom', 'In flower'],
           ['nearWater', 'Water, slope'],
+          ['underGlass', 'Under glass'],
           ['children', 'Children'],
           ['pets', 'Pets'],
         ] as const
@@ -152,7 +153,7 @@ export function CircumstancesPanel({ set, standing, cause, today, onChange }: Pr
           label={label}
           options={YES_NO}
           value={asChoice(known[key])}
-          read={key === 'edible' && isRead('edible')}
+          read={isRead(key)}
           onChange={(value) => onChange({ [key]: fromChoice(value) })}
         />
       ))}
