@@ -65,7 +65,10 @@ const asSaid = (title: string): string => title.charAt(0).toLowerCase() + title.
 type Advice = Omit<Decision, 'firm'>;
 
 /** Why an option is advised: what is said for this very host or place stands for itself, the cause's line would speak of others. */
-const worthOf = (cause: Cause, option: TreatmentOption | undefined): string => (option?.hosts || option?.underGlass ? option.how : cause.worth);
+function worthOf(cause: Cause, option: TreatmentOption | undefined): string {
+  if (option?.underGlass) return `${option.title}: ${asSaid(option.how)}`;
+  return option?.hosts ? option.how : cause.worth;
+}
 
 /** Nothing needs doing; who minds it all the same is told when something gentle would next make sense, unless it can be done now and is read off the list. */
 function leaveAlone(cause: Cause, verdicts: readonly Verdict[], option: TreatmentOption | undefined): Advice {

@@ -97,6 +97,7 @@ export function reasonsInWords(known: Circumstances): string[] {
     known.inBloom && 'it is in flower',
     known.heightM !== null && `it is ${known.heightM} m high`,
     known.nearWater && 'water is near',
+    known.underGlass && 'it stands under glass',
     known.children && 'children play there',
     known.pets && 'pets live there',
     known.harvestOn !== null && `picking is due ${longDate(known.harvestOn)}`,
