@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { smallEdition } from '../testing/smallEdition.ts';
-import { Consultant, type ConsultInput } from './consult.ts';
+import { untold } from '../testing/untold.ts';
+import { Consultant } from './consult.ts';
 import { interview } from './interview.ts';
 import { askedOpenly, isComplaint } from './openly.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
@@ -8,16 +9,6 @@ import type { Reading } from '../diagnosis/posterior.ts';
 /** Frost is a circumstance. */
 const edition = { ...smallEdition, findings: smallEdition.findings.map((f) => (f.id === 'frost' ? { ...f, kind: 'history' as const } : f)) };
 const consultant = new Consultant(edition);
-const start: ConsultInput = {
-  host: 'bean',
-  date: null,
-  climate: null,
-  hemisphere: 'N',
-  setting: 'phone',
-  readings: [],
-  unanswered: [],
-  weather: null,
-};
 const findings = new Map(edition.findings.map((finding) => [finding.id, finding]));
 const said = (finding: string, answer: string): Reading => ({ finding, answer, channel: 'caller' });
 const coating = findings.get('coating')!;
@@ -41,9 +32,9 @@ describe('asking openly', () => {
     expect([0, 1, 2, 3, 4].map((inVain) => askedOpenly(true, inVain))).toEqual([null, null, 'else', null, 'else']);
   });
   it('is done by the consultant until a complaint is told', () => {
-    expect(consultant.consult(start).openly).toBe('what');
-    expect(consultant.consult({ ...start, readings: [said('frost', 'yes')] }).openly).toBe('what');
-    expect(consultant.consult({ ...start, readings: [said('coating', 'white')] }).openly).toBeNull();
+    expect(consultant.consult(untold).openly).toBe('what');
+    expect(consultant.consult({ ...untold, readings: [said('frost', 'yes')] }).openly).toBe('what');
+    expect(consultant.consult({ ...untold, readings: [said('coating', 'white')] }).openly).toBeNull();
   });
   it('is done once until something is told', () => {
     const openly: string[] = [];
@@ -51,14 +42,14 @@ describe('asking openly', () => {
       openly.push(how);
       return openly.length === 1 ? [said('coating', 'black')] : null;
     };
-    const { asked, input } = interview(consultant, start, { answer: () => null, tell }, 20);
+    const { asked, input } = interview(consultant, untold, { answer: () => null, tell }, 20);
     expect(asked[0]).toEqual({ finding: null, readings: [said('coating', 'black')] });
     expect(input.readings).toEqual([said('coating', 'black')]);
     expect(openly.slice(1).every((how) => how === 'else')).toBe(true);
     expect(openly.length).toBeLessThanOrEqual(2);
   });
   it('is left out with a caller who cannot tell', () => {
-    const { asked } = interview(consultant, start, { answer: () => null }, 20);
+    const { asked } = interview(consultant, untold, { answer: () => null }, 20);
     expect(asked.every(({ finding }) => finding !== null)).toBe(true);
   });
 });

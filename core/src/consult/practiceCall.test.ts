@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Edition } from '../edition/edition.ts';
+import { untold } from '../testing/untold.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { ACT_OF_ACTION, ACTIONS, PracticeDesk, type PracticeCall } from './practiceCall.ts';
 import { Consultant } from './consult.ts';
@@ -71,29 +72,19 @@ describe('the advice of a practice call', () => {
 
 describe('an interview', () => {
   const consultant = new Consultant(smallEdition);
-  const start = {
-    host: 'bean',
-    date: null,
-    climate: null,
-    hemisphere: 'N' as const,
-    setting: 'phone' as const,
-    readings: [],
-    unanswered: [],
-    weather: null,
-  };
   it('never asks the same twice, though nobody can say', () => {
-    const { asked } = interview(consultant, start, { answer: () => null }, 20);
+    const { asked } = interview(consultant, untold, { answer: () => null }, 20);
     expect(new Set(asked.map(({ finding }) => finding)).size).toBe(asked.length);
   });
   it('keeps what it could not learn apart from what it learned', () => {
     const { input, asked } = interview(
       consultant,
-      start,
+      untold,
       { answer: (finding) => (finding === 'coating' ? [{ finding, answer: 'white', channel: 'caller-looked' }] : null) },
       20,
     );
     expect(input.readings).toEqual([{ finding: 'coating', answer: 'white', channel: 'caller-looked' }]);
     expect(input.unanswered).toEqual(asked.filter(({ readings }) => readings === null).map(({ finding }) => finding));
   });
-  it('asks nothing when it may not', () => expect(interview(consultant, start, { answer: () => null }, 0).asked).toEqual([]));
+  it('asks nothing when it may not', () => expect(interview(consultant, untold, { answer: () => null }, 0).asked).toEqual([]));
 });

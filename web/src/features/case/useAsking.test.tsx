@@ -1,24 +1,15 @@
 import { act, renderHook } from '@testing-library/react';
 import { describe, expect, it } from '@jest/globals';
 import type { ReadingView } from '@sounding/contract/api.ts';
-import { Consultant, type ConsultInput } from '@sounding/core/consult/consult.ts';
+import { Consultant } from '@sounding/core/consult/consult.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
+import { untold } from '@sounding/core/testing/untold.ts';
 import { useAsking } from './useAsking.ts';
 import { inVainSince } from './useQuestionStanding.ts';
 
-const input: ConsultInput = {
-  host: 'bean',
-  date: null,
-  climate: null,
-  hemisphere: 'N',
-  setting: 'phone',
-  readings: [],
-  unanswered: [],
-  weather: null,
-};
 const consultant = new Consultant(smallEdition);
-const vague = consultant.consult(input);
-const told = consultant.consult({ ...input, readings: [{ finding: 'coating', answer: 'black', channel: 'caller' }] });
+const vague = consultant.consult(untold);
+const told = consultant.consult({ ...untold, readings: [{ finding: 'coating', answer: 'black', channel: 'caller' }] });
 
 describe('what to ask now', () => {
   it('is the plant first, and below it the questions from the best one on', () => {
