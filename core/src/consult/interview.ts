@@ -28,25 +28,28 @@ export interface Caller {
 const settled = ({ enough }: Standing): boolean => enough.enough && enough.because !== 'same-advice';
 
 /**
- * Lets the engine ask until one cause stands out, nothing useful is left to ask, or it may ask no more. Openly it asks once until something is told.
+ * Lets the engine ask until one cause stands out, nothing useful is left to ask, or it may ask no more. Openly it asks until the caller has nothing more to tell.
  * @param limit most questions to ask
  */
 export function interview(consultant: Consultant, start: ConsultInput, { answer, tell }: Caller, limit: number): Interview {
   let input = start;
   let standing = consultant.consult(input);
-  let nothingToTell = tell === undefined;
+  let allTold = false;
   const asked: Asked[] = [];
+  const told = (readings: Reading[]): ConsultInput => ({ ...input, readings: [...input.readings, ...readings], inVain: 0 });
   while (asked.length < limit && !settled(standing)) {
-    const openly = nothingToTell ? null : standing.openly;
-    const next = openly ? null : standing.questions[0];
-    if (next === undefined) break;
-    const readings = next ? answer(next.finding) : (tell?.(openly!) ?? null);
-    asked.push({ finding: next?.finding ?? null, readings });
-    if (readings === null && !next) nothingToTell = true;
-    else if (readings === null) input = { ...input, unanswered: [...input.unanswered, next!.finding], inVain: (input.inVain ?? 0) + 1 };
-    else {
-      input = { ...input, readings: [...input.readings, ...readings], inVain: 0 };
-      nothingToTell = tell === undefined;
+    const { openly, questions } = standing;
+    if (openly && tell && !allTold) {
+      const readings = tell(openly);
+      asked.push({ finding: null, readings });
+      if (readings) input = told(readings);
+      else allTold = true;
+    } else {
+      const finding = questions[0]?.finding;
+      if (finding === undefined) break;
+      const readings = answer(finding);
+      asked.push({ finding, readings });
+      input = readings ? told(readings) : { ...input, unanswered: [...input.unanswered, finding], inVain: (input.inVain ?? 0) + 1 };
     }
     standing = consultant.consult(input);
   }

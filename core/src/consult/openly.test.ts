@@ -36,7 +36,7 @@ describe('asking openly', () => {
     expect(consultant.consult({ ...untold, readings: [said('frost', 'yes')] }).openly).toBe('what');
     expect(consultant.consult({ ...untold, readings: [said('coating', 'white')] }).openly).toBeNull();
   });
-  it('is done once until something is told', () => {
+  it('is done until nothing more is told', () => {
     const openly: string[] = [];
     const tell = (how: string) => {
       openly.push(how);

@@ -26,6 +26,15 @@ describe('what to ask now', () => {
     act(() => result.current.move(-1));
     expect(result.current.place).toBe(0);
   });
+  it('is not that again once the advisor has gone past it, but above', () => {
+    const { result } = renderHook(() => useAsking(vague, true));
+    act(() => result.current.move(1));
+    expect(result.current).toMatchObject({ first: null, next: vague.questions[0] });
+    act(() => result.current.toTheTop());
+    expect(result.current).toMatchObject({ first: null, next: vague.questions[0] });
+    act(() => result.current.move(-1));
+    expect(result.current.first).toBe('what');
+  });
   it('is the best question after that, and no farther down than the last', () => {
     const { result } = renderHook(() => useAsking(told, true));
     expect(result.current).toMatchObject({ first: null, next: told.questions[0] });

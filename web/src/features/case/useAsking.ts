@@ -18,15 +18,25 @@ export interface Asking {
 }
 
 /**
- * The question to put now, and the way up and down the list of those that may be put instead.
+ * The question to put now, and the way up and down the list of those that may be put instead. Who has gone past "what do you see" is not led back to it after
+ * every answer: the way up leads there.
  * @param hostNamed whether the plant is known
  */
 export function useAsking(standing: Standing | null, hostNamed: boolean): Asking {
   const [place, setPlace] = useState(0);
+  const [pastWhat, setPastWhat] = useState(false);
   const questions = standing?.questions ?? [];
-  const before: AskedFirst | null = !hostNamed && standing?.enough.enough !== true ? 'plant' : (standing?.openly ?? null);
+  const openly = standing?.openly ?? null;
+  const before: AskedFirst | null = !hostNamed && standing?.enough.enough !== true ? 'plant' : openly === 'what' && pastWhat ? null : openly;
   const last = questions.length - (before ? 0 : 1);
-  const move = useCallback((by: 1 | -1) => setPlace((at) => Math.max(0, Math.min(last, at + by))), [last]);
+  const move = useCallback(
+    (by: 1 | -1) => {
+      if (place === 0 && by === 1 && before === 'what') setPastWhat(true);
+      else if (place === 0 && by === -1) setPastWhat(false);
+      else setPlace(Math.max(0, Math.min(last, place + by)));
+    },
+    [place, before, last],
+  );
   const toTheTop = useCallback(() => setPlace(0), []);
   const at = Math.min(place - (before ? 1 : 0), questions.length - 1);
   return { place, first: place === 0 ? before : null, next: questions[Math.max(0, at)], move, toTheTop };
