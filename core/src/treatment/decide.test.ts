@@ -40,7 +40,11 @@ describe('decision', () => {
   it('puts what is released first where it stays, and not out of doors', () => {
     const mites: Cause = { ...cause, options: [...cause.options, option('predators', 'biological', { underGlass: true })] };
     const at = (underGlass: boolean | null) => decideOn(mites, '2026-04-10', 0.9, { ...NOTHING_KNOWN, underGlass });
-    expect(at(true)).toMatchObject({ act: 'biological', option: 'predators', why: 'predators: predators' });
+    expect(at(true)).toMatchObject({
+      act: 'biological',
+      option: 'predators',
+      why: 'Under glass what is released stays, and keeps it down: predators.',
+    });
     expect(at(null)).toMatchObject({ option: 'spray' });
     const verdicts = verdictsOf(mites, optionStandings(mites, on('2026-04-10')), { ...NOTHING_KNOWN, underGlass: false });
     expect(verdicts.find((v) => v.option.id === 'predators')?.against).toEqual(['out of doors what is released does not stay']);

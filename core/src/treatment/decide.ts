@@ -66,7 +66,7 @@ type Advice = Omit<Decision, 'firm'>;
 
 /** Why an option is advised: what is said for this very host or place stands for itself, the cause's line would speak of others. */
 function worthOf(cause: Cause, option: TreatmentOption | undefined): string {
-  if (option?.underGlass) return `${option.title}: ${asSaid(option.how)}`;
+  if (option?.underGlass) return `Under glass what is released stays, and keeps it down: ${option.title}.`;
   return option?.hosts ? option.how : cause.worth;
 }
 

@@ -203,6 +203,7 @@ describe('reply', () => {
   });
   it('does not let an unsure guess be treated', () => {
     const text = reply([{ finding: 'frost', answer: 'no', channel: 'caller' }], '2026-07-10');
+    expect(text).toContain('We cannot say yet what it is.');
     expect(text).toContain('That is not sure enough to act on');
     expect(text).not.toContain('A beetle eats the leaves');
     expect(text).toContain('Please look and tell us\n– What do you see, and on which part: leaves, stem, roots, flowers or fruit?\n– what about ');

@@ -260,7 +260,10 @@ export function composeReply(input: ReplyInput): string {
     lines.push(`${thanks} We cannot name the cause from what we know so far. ${standing.decision.why}`, '');
   } else {
     const name = `${inSentence(cause.name)}${cause.latin ? ` (${cause.latin})` : ''}`;
-    lines.push(`${thanks} It is ${likelihoodWord(leader.probability)} ${name}: about ${Math.min(99, Math.round(leader.probability * 100))} in 100.`);
+    const chance = `about ${Math.min(99, Math.round(leader.probability * 100))} in 100`;
+    // before anything wrong was told a name would be a guess of the season's
+    const untold = standing.openly === 'what' && !standing.decision.firm;
+    lines.push(`${thanks} ${untold ? 'We cannot say yet what it is.' : `It is ${likelihoodWord(leader.probability)} ${name}: ${chance}.`}`);
     lines.push(...(standing.decision.firm ? advised(input, cause) : unsure(input)));
   }
   if (input.care && !input.care.only && input.care.answers.length > 0) lines.push('You also asked', '', ...careLines(input));
