@@ -80,6 +80,12 @@ describe('on practice calls', () => {
     expect(named.forPractice(['spots'], first)).toEqual(['one']);
     expect(named.forPractice(['spots'])).toEqual(['other']);
   });
+  it('a name that several share is also what goes by it behind the name of the plant', () => {
+    const [oak, bean] = smallEdition.plants;
+    const named = new CauseNames({ ...smallEdition, causes: [cause('vine', { also: ['weevil'] }), cause('seed', { name: 'Bean weevil' })] });
+    expect(named.forPractice(['weevil'], bean)).toEqual(['vine', 'seed']);
+    expect(named.forPractice(['weevil'], oak)).toEqual(['vine']);
+  });
   it('a name nobody knows is of the kind it says it is', () => {
     expect(names.forPractice(['twin after planting'])).toEqual(['twin']);
     expect(names.forPractice(['bulb of crocus from a shop'])).toEqual([]);

@@ -73,7 +73,7 @@ export class CauseNames {
   private near: NearNames | null = null;
   /** Ways to find a name, the surest first. */
   private readonly looks: ((name: string, plant: Plant | null) => string[])[] = [
-    (name) => this.namedInAnyOrder(name),
+    (name, plant) => [...this.namedInAnyOrder(name), ...this.namedWithPlant(name, plant)],
     (name, plant) => this.onPlant(name, plant),
     (name) => this.within(name),
     (name) => this.ofGenus(name),
@@ -108,6 +108,11 @@ export class CauseNames {
     return whole.length > 0 ? whole : [...(this.byWords.get(wordsTold(name)) ?? [])];
   }
 
+  /** The "weevil" of a sweet potato is the sweet potato weevil, where a cause goes by that name. */
+  private namedWithPlant(name: string, plant: Plant | null): string[] {
+    return plant === null ? [] : namesOfPlant(plant).flatMap((host) => this.namedInAnyOrder(`${plain(host)} ${name}`));
+  }
+
   /** By the plant in the name, or else that of the call, and what is left of it: a "pansy leaf spot" is any leaf spot that pansies have. */
   private onPlant(name: string, ofCall: Plant | null): string[] {
     const words = wordsOf(name);
@@ -136,7 +141,7 @@ export class CauseNames {
   }
 
   /**
-   * For the looser names of practice calls: a whole name counts first, then what of that name a plant in it has, then a known name within a longer one, then a
+   * For the looser names of practice calls: a whole name counts first, by itself or behind that of the plant, then what of that name a plant in it has, then a known name within a longer one, then a
    * genus; what cannot befall the plant of the call gives way to the next of these, and counts where none finds anything else. What is first called normal, and
    * by no name of a normal state, or only called normal, may be any of them; at last a name counts that says nearly the same, or what it is a kind of.
    */
