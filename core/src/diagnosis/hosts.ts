@@ -64,7 +64,9 @@ export function strayWeight(cause: Cause, plant: Plant | null, edition: Edition)
  */
 export function hostWeight(cause: Pick<Cause, 'hosts'>, plant: Plant | null): number {
   if (plant === null) {
-    return Math.max(0, ...cause.hosts.include.map((entry) => product(entry, UNKNOWN_HOST_SHARE[narrowness(entry)] ?? 0)));
+    const { include } = cause.hosts;
+    const all = include.reduce((sum, entry) => sum + product(entry, UNKNOWN_HOST_SHARE[narrowness(entry)] ?? 0), 0);
+    return Math.min(all, Math.max(0, ...include.map(({ weight }) => weight)));
   }
   const including = cause.hosts.include.filter((entry) => selects(entry, plant));
   if (including.length === 0) return 0;

@@ -84,6 +84,18 @@ function startsAt(words: readonly string[], tokens: readonly Token[], index: num
   return words.some((phrase) => phrase.split(' ').every((word, i) => tokens[index + i]?.word === word));
 }
 
+/** Doubts that may come last; "it droops a bit" only says how much. */
+const AFTERTHOUGHTS = ['maybe', 'perhaps', 'possibly', 'probably', 'i think', 'i guess', 'i suppose'];
+
+/** "Slugs maybe", "aphids I think": nothing stands behind in the same breath. */
+const endsBreath = (words: readonly string[], tokens: readonly Token[], index: number): boolean =>
+  words.some((phrase) => {
+    const length = phrase.split(' ').length;
+    const next = tokens[index + length];
+    const here = tokens[index]!;
+    return startsAt([phrase], tokens, index) && (!next || next.clause !== here.clause || next.breath !== here.breath);
+  });
+
 const SEARCHING = new Set(['looked', 'checked', 'searched', 'hunted', 'looking', 'watched', 'felt']);
 const NOT_FOUND = new Set(['nothing', 'none', 'no', 'not', 'never']);
 /** How soon "but nothing" follows on what was looked for. */
@@ -137,8 +149,10 @@ export function scopesOf(tokens: readonly Token[], lexicon: Lexicon): Scopes {
       if (deniesLack(tokens, index)) reach(tokens, index, { deny: spare });
     }
     if (startsAt(lexicon.doubts, tokens, index)) {
-      doubted[index] = true;
-      reach(tokens, index, { deny: (i) => (doubted[i] = true) });
+      const doubt = (i: number) => (doubted[i] = true);
+      doubt(index);
+      reach(tokens, index, { deny: doubt });
+      if (endsBreath(AFTERTHOUGHTS, tokens, index)) reachBack(tokens, index, doubt);
     }
   });
   return { negatedBy, spared, doubted };

@@ -37,7 +37,10 @@ describe('findings', () => {
   });
   it('does not take "not only" for a denial', () => expect(pairs('not only powder')).toEqual(['coating=white']));
   it('does not deny a phrase that says no itself', () => expect(pairs('it has no frost and was never eaten')).toEqual(['frost=no', 'holes=none']));
-  it('marks doubt in the channel', () => expect(read('maybe powder').readings[0]?.channel).toBe('caller-unsure'));
+  it.each(['maybe powder', 'powder maybe', 'powder I think'])('marks doubt in the channel: %s', (words) =>
+    expect(read(words).readings[0]?.channel).toBe('caller-unsure'),
+  );
+  it('but not in what was told a breath before', () => expect(read('white powder, mites perhaps').readings[0]?.channel).toBe('caller'));
   it('forgives one wrong letter in a known word', () => expect(pairs('white powdr on it')).toEqual(['coating=white']));
   it('keeps what it cannot place, without the small words', () => expect(read('the zorble has powder').notUnderstood).toEqual(['zorble']));
   it('takes a worried question behind a statement for no finding, though it has no mark', () =>
