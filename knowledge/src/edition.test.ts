@@ -18,7 +18,7 @@ const cause = (id: string) => edition.causes.find((c) => c.id === id)!;
 const option = (id: string, optionId: string) => cause(id).options.find((o) => o.id === optionId)!;
 
 /** One call in so many is played here. */
-const EVERY = 5;
+const EVERY = 15;
 
 describe('the edition', () => {
   it('compiles and passes its own lint', () => expect([...compiled.complaints, ...lint(compiled)].filter((c) => c.level === 'error')).toEqual([]));
