@@ -1,4 +1,4 @@
-import type { Cause, Edition, Finding, HostSelector, HostWeight, Plant } from '../edition/edition.ts';
+import type { Cause, Edition, Finding, HostSelector, Plant } from '../edition/edition.ts';
 
 function selects(selector: HostSelector, plant: Plant): boolean {
   if ('any' in selector) return true;
@@ -25,8 +25,6 @@ export const canShow = (finding: Pick<Finding, 'only'>, plant: Plant | null): bo
 
 /** Chance that an unnamed plant is one of those selected: wide selectors catch more. Elicited. */
 const UNKNOWN_HOST_SHARE = [1, 0.25, 0.35, 0.12, 0.1] as const;
-
-const product = (entry: HostWeight, share: number) => entry.weight * share;
 
 /** A cause at home on this many families takes others too, now and then. Elicited. */
 const FAMILIES_OF_A_GENERALIST = 5;
@@ -64,9 +62,11 @@ export function strayWeight(cause: Cause, plant: Plant | null, edition: Edition)
  */
 export function hostWeight(cause: Pick<Cause, 'hosts'>, plant: Plant | null): number {
   if (plant === null) {
-    const { include } = cause.hosts;
-    const all = include.reduce((sum, entry) => sum + product(entry, UNKNOWN_HOST_SHARE[narrowness(entry)] ?? 0), 0);
-    return Math.min(all, Math.max(0, ...include.map(({ weight }) => weight)));
+    // the chance that it is any of them, and what they weigh on average
+    const shares = cause.hosts.include.map(({ weight, ...selector }) => ({ weight, share: UNKNOWN_HOST_SHARE[narrowness(selector)] ?? 0 }));
+    const all = shares.reduce((sum, { share }) => sum + share, 0);
+    const missed = shares.reduce((product, { share }) => product * (1 - share), 1);
+    return all === 0 ? 0 : ((1 - missed) * shares.reduce((sum, { weight, share }) => sum + weight * share, 0)) / all;
   }
   const including = cause.hosts.include.filter((entry) => selects(entry, plant));
   if (including.length === 0) return 0;
