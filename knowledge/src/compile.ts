@@ -5,6 +5,7 @@ import type { z } from 'zod';
 import { toCause, toWindow, type Shared } from './causes.ts';
 import { withDesk, type DeskEntry } from './desk.ts';
 import { EMPTY_LEXICON, toFinding, toInspection, toLexicon, toPlant } from './rows.ts';
+import { inCommonForms } from './commonForms.ts';
 import { careOf } from './forms.ts';
 import { readFolder, type Complaint, type Place, type Placed } from './read.ts';
 import {
@@ -86,7 +87,7 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const inspections = readFolder(root, 'inspections.yaml', inspectionRow, complaints);
   const sources = readFolder(root, 'sources.yaml', sourceRow, complaints);
   const standardWorks = readFolder(root, 'works.yaml', workRow, complaints);
-  const contents = {
+  const written = {
     plants: plants.map((row) => toPlant(row, careOf(row, careForms, complaints))),
     findings: findings.map((finding) => toFinding(finding, shared.lexicon)),
     causes: likeBesideLike(
@@ -115,8 +116,11 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
     sources: sources.map(({ id, cite }) => ({ id, cite })),
     schools: schools.map(({ id, question, views, ours, mark }) => ({ id, question, views, ours, mark })),
   };
-  const told = toldByCause(join(root, '../callers/practice.jsonl'), { version: EDITION_NAME, ...contents }, complaints);
-  contents.causes = contents.causes.map((cause) => ({ ...cause, ...(told.has(cause.id) ? { told: told.get(cause.id)! } : {}) }));
+  const told = toldByCause(join(root, '../callers/practice.jsonl'), { version: EDITION_NAME, ...written }, complaints);
+  const contents = inCommonForms({
+    ...written,
+    causes: written.causes.map((cause) => ({ ...cause, ...(told.has(cause.id) ? { told: told.get(cause.id)! } : {}) })),
+  });
   const formOf = new Map(causes.map(({ id, form }) => [id, form]));
   const works = worksByCause(
     standardWorks,

@@ -3,6 +3,7 @@ import { CauseNames } from '@sounding/core/consult/causeNames.ts';
 import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
 import type { Edition, Lexicon, Plant } from '@sounding/core/edition/edition.ts';
 import { likeliest } from '@sounding/core/language/claims.ts';
+import { comparedBy } from '@sounding/core/language/likeness.ts';
 import { PlantNames } from '@sounding/core/language/plants.ts';
 import { tokenise } from '@sounding/core/language/tokens.ts';
 import type { Complaint } from './read.ts';
@@ -12,10 +13,9 @@ import { toldCall } from './schema.ts';
  * The words of a text that tell something, as often as they stand there. Their order says nothing to the model they are for
  * (core/src/language/likeness.ts), so it is that of the alphabet, in which an edition packs smallest.
  */
-export function telling(text: string, { irregular, stopWords }: Lexicon): string {
-  const stop = new Set(stopWords);
-  const words = tokenise(text, irregular).filter(({ word }) => !stop.has(word));
-  return words
+export function telling(text: string, lexicon: Lexicon): string {
+  return tokenise(text, lexicon.irregular)
+    .filter(comparedBy(lexicon))
     .map(({ word }) => word)
     .sort()
     .join(' ');

@@ -68,6 +68,14 @@ describe('the advice of a practice call', () => {
     expect(play('when do I prune my beans').actionAgrees).toBe(true);
     expect(play('white powder on my beans').actionAgrees).toBe(false);
   });
+  it('of care is right, too, when the cause is answered by how the plant is kept', () => {
+    const kept: Edition = {
+      ...smallEdition,
+      causes: smallEdition.causes.map((cause) => ({ ...cause, options: cause.options.map((option) => ({ ...option, act: 'culture' as const })) })),
+    };
+    const agrees = (edition: Edition) => new PracticeDesk(edition, MOST).play(call({ action: 'care' })).actionAgrees;
+    expect([agrees(kept), agrees(smallEdition)]).toEqual([true, false]);
+  });
 });
 
 describe('an interview', () => {

@@ -25,7 +25,7 @@ export const ACTIONS = [
 ] as const;
 export type Action = (typeof ACTIONS)[number];
 
-/** What an expected action is called in `decision.act`; `care` is judged by the care answers instead. */
+/** What an expected action is called in `decision.act`; see {@link agrees} for `care`. */
 export const ACT_OF_ACTION: Record<Exclude<Action, 'care'>, Act> = {
   none: 'leave',
   monitor: 'leave',
@@ -38,6 +38,11 @@ export const ACT_OF_ACTION: Record<Exclude<Action, 'care'>, Act> = {
   'refer-lab': 'refer',
   'refer-licensed': 'refer',
 };
+
+/** Whether an answer is the expected action. Care is a care question answered or, where a cause is to be found, a change of how the plant is kept. */
+function agrees(action: Action, act: Act, careAnswered: boolean, hasCause: boolean): boolean {
+  return action === 'care' ? careAnswered || (hasCause && act === 'culture') : act === ACT_OF_ACTION[action];
+}
 
 /** A call whose right answer is known, with what the caller could tell if asked. */
 export interface PracticeCall {
@@ -147,7 +152,7 @@ export class PracticeDesk {
       answered: talk.asked.filter(({ readings }) => readings !== null).length,
       first: first ? { cause: first.cause, name: first.name, probability: first.probability } : null,
       act,
-      actionAgrees: call.action === null ? null : call.action === 'care' ? care.length > 0 : act === ACT_OF_ACTION[call.action],
+      actionAgrees: call.action === null ? null : agrees(call.action, act, care.length > 0, call.cause !== null),
     };
   }
 }

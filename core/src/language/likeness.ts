@@ -1,6 +1,6 @@
-import type { Answer, Cause, Edition, Finding } from '../edition/edition.ts';
+import type { Answer, Cause, Edition, Finding, Lexicon } from '../edition/edition.ts';
 import { RATE_VALUES } from '../edition/edition.ts';
-import { stemOf, tokenise } from './tokens.ts';
+import { stemOf, tokenise, type Token } from './tokens.ts';
 
 /** Words of a cause, by stem, with their share among all its words. */
 type Shares = Map<string, number>;
@@ -28,20 +28,29 @@ const patternWords = (pattern: string): string =>
     .replace(/[=~|!*]/g, ' ');
 const patternClasses = (pattern: string): string[] => asked(pattern).match(/\{[^}]*\}/g) ?? [];
 
+/** The shortest stem that is compared. */
+const LEAST_STEM = 3;
+
+/** Tells the words that are compared from those any talk has. */
+export function comparedBy({ stopWords, irregular }: Pick<Lexicon, 'stopWords' | 'irregular'>): (token: Pick<Token, 'word' | 'stem'>) => boolean {
+  const stop = new Set(stopWords.flatMap((word) => [word, stemOf(word, irregular)]));
+  return ({ word, stem }) => !stop.has(word) && !stop.has(stem) && stem.length >= LEAST_STEM;
+}
+
 /**
  * How like the words of a caller are to what is known of each cause: what phrases miss still counts. A unigram language model for each cause, mixed with that of all causes together (Ponte & Croft 1998; smoothing of Jelinek & Mercer 1980).
  */
 export class Likeness {
   private readonly causes = new Map<string, Shares>();
   private readonly general: Shares = new Map();
-  private readonly stop: ReadonlySet<string>;
+  private readonly isCompared: ReturnType<typeof comparedBy>;
   /** The word classes a stem belongs to, so that "insects" is like "bugs" and "flopped" like "drooping". */
   private readonly classesOf = new Map<string, string[]>();
   /** What is said for an answer, by many causes alike. */
   private readonly ofAnswers = new Map<Answer, { say: string[]; phrases: ReadonlySet<string> }>();
 
   constructor(private readonly edition: Edition) {
-    this.stop = new Set(edition.lexicon.stopWords.flatMap((word) => [word, stemOf(word, edition.lexicon.irregular)]));
+    this.isCompared = comparedBy(edition.lexicon);
     for (const [name, words] of Object.entries(edition.lexicon.classes))
       for (const stem of new Set(words.map((word) => stemOf(word.replace('!', ''), edition.lexicon.irregular))))
         this.classesOf.set(stem, [...(this.classesOf.get(stem) ?? []), `{${name}}`]);
@@ -54,7 +63,7 @@ export class Likeness {
   /** Each word that says something, by its stem and the classes it belongs to. */
   private forms(text: string): string[][] {
     return tokenise(text, this.edition.lexicon.irregular)
-      .filter(({ stem, word }) => !this.stop.has(word) && !this.stop.has(stem) && stem.length > 2)
+      .filter(this.isCompared)
       .map(({ stem }) => [stem, ...(this.classesOf.get(stem) ?? [])]);
   }
 
