@@ -17,7 +17,8 @@ class CommonForms {
     private readonly irregular: Lexicon['irregular'],
   ) {
     const counts = countWords(words.filter((word) => PLAIN.test(word)));
-    for (const word of [...counts.keys()].sort((a, b) => counts.get(a)! - counts.get(b)! || (a < b ? 1 : -1))) this.best.set(stemOf(word, irregular), word);
+    for (const word of [...counts.keys()].sort((a, b) => counts.get(a)! - counts.get(b)! || (a < b ? 1 : -1)))
+      this.best.set(stemOf(word, irregular), word);
   }
 
   private readonly of = (word: string): string => (PLAIN.test(word) ? (this.best.get(stemOf(word, this.irregular)) ?? word) : word);
