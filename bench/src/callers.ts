@@ -127,6 +127,14 @@ export function situationOf(cause: Cause, plants: readonly Plant[], random: Draw
   return { host: host?.id ?? null, date: `2026-${String(month).padStart(2, '0')}-15`, climate };
 }
 
+/** What is alike in every simulated call. */
+const BY_PHONE = { hemisphere: 'N', setting: 'phone', unanswered: [], weather: null } as const satisfies Partial<ConsultInput>;
+
+function ringsUp(edition: Edition, cause: Cause, random: Draw): { caller: SimulatedCaller; start: ConsultInput } {
+  const caller = new SimulatedCaller(edition, cause, random);
+  return { caller, start: { ...BY_PHONE, ...situationOf(cause, edition.plants, random), readings: caller.opening() } };
+}
+
 /**
  * Draws callers for every cause from its own rates and the noise of the telephone, lets the engine ask, and counts.
  * @param perCause callers a cause
@@ -141,15 +149,7 @@ export function simulateCallers(edition: Edition, perCause: number, seed: number
   let questions = 0;
   for (const cause of edition.causes) {
     for (let n = 0; n < perCause; n++) {
-      const caller = new SimulatedCaller(edition, cause, random);
-      const start: ConsultInput = {
-        ...situationOf(cause, edition.plants, random),
-        hemisphere: 'N',
-        setting: 'phone',
-        readings: caller.opening(),
-        unanswered: [],
-        weather: null,
-      };
+      const { caller, start } = ringsUp(edition, cause, random);
       const { asked, standing } = interview(consultant, start, { answer: (id) => [caller.say(findings.get(id)!, 'caller-looked')] }, MOST_QUESTIONS);
       const place = standing.candidates.findIndex((candidate) => candidate.cause === cause.id);
       const tally = count.get(cause.kind) ?? { callers: 0, first: 0, three: 0 };
@@ -204,14 +204,11 @@ export function callersByPrior(edition: Edition, callers: number, seed: number, 
   for (let n = 0; n < callers; n++) {
     const month = 1 + Math.floor(random() * 12);
     const start: ConsultInput = {
+      ...BY_PHONE,
       host: plants[Math.floor(random() * plants.length)]!.id,
       date: `2026-${String(month).padStart(2, '0')}-15`,
       climate: CLIMATES[Math.floor(random() * CLIMATES.length)]!,
-      hemisphere: 'N',
-      setting: 'phone',
       readings: [],
-      unanswered: [],
-      weather: null,
     };
     const model = consultant.model(start);
     const drawn = pick([...model.causes.keys()], (c) => (causes.has(model.causes[c]!) ? Math.exp(model.logPrior[c]!) : 0), random)!;
@@ -246,15 +243,7 @@ export function callersWithUnknownCauses(edition: Edition, leaveOut: number, per
     const cause = edition.causes[Math.floor(random() * edition.causes.length)]!;
     const consultant = new Consultant({ ...edition, causes: edition.causes.filter((other) => other !== cause) });
     for (let k = 0; k < perCause; k++) {
-      const caller = new SimulatedCaller(edition, cause, random);
-      const start: ConsultInput = {
-        ...situationOf(cause, edition.plants, random),
-        hemisphere: 'N',
-        setting: 'phone',
-        readings: caller.opening(),
-        unanswered: [],
-        weather: null,
-      };
+      const { caller, start } = ringsUp(edition, cause, random);
       const { standing } = interview(consultant, start, { answer: (id) => [caller.say(findings.get(id)!, 'caller-looked')] }, MOST_QUESTIONS);
       callers += 1;
       const first = standing.candidates[0]!;
