@@ -1,7 +1,7 @@
 import type { Channel, Finding, Plant } from '../edition/edition.ts';
 import type { Reading } from '../diagnosis/posterior.ts';
 import { likeliest } from './claims.ts';
-import { circumstantial, type Match } from './meaning.ts';
+import { circumstantial, type Match, type Meaning } from './meaning.ts';
 import type { Token } from './tokens.ts';
 
 export interface UnderstoodReading extends Reading {
@@ -62,6 +62,9 @@ const LACKING = new Set(['no', 'without']);
 /** True for "not this one": it says less than any answer that is given. */
 const isOnlyDenied = (answer: string): boolean => answer.startsWith('not:');
 
+const saysLess = (one: Meaning, other: Meaning): boolean =>
+  one.kind === 'finding' && other.kind === 'finding' && one.finding === other.finding && isOnlyDenied(one.answer) && !isOnlyDenied(other.answer);
+
 /** Takes phrases, best first, for readings and claims. */
 export class Taking {
   readonly claims: Claim[] = [];
@@ -100,11 +103,12 @@ export class Taking {
       .join(' ');
   }
 
-  /** A longer phrase that holds all of these words has already said what they mean. */
+  /** A longer phrase that holds all of these words has already said what they mean, unless it says only that there is something: "pimples on the leaves". */
   private isOutdone(match: Match): boolean {
     const ownWords = ({ at }: Match) => at.filter((i) => !this.heard.named.has(i)).length;
     return this.used.some(
       (other) =>
+        !saysLess(other.value, match.value) &&
         ownWords(other) >= ownWords(match) &&
         other.score >= match.score &&
         circumstantial(other.value) === circumstantial(match.value) &&
