@@ -6,7 +6,7 @@ import { stemOf } from '@sounding/core/language/tokens.ts';
 /** A word that is compared by its stem and by nothing else: no class, no beginning, no exact form. */
 const PLAIN = /^[a-z]+$/;
 /** Such a word within a phrase, with what stands before it. */
-const PLAIN_OF_PHRASE = /(^|[ |=~-])([a-z]+)(?=$|[ |])/g;
+const PLAIN_OF_PHRASE = /(^|[ |=~+-])([a-z]+)(?=$|[ |])/g;
 
 /** Words with all forms of one stem written as the commonest of them. */
 class CommonForms {

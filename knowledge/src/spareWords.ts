@@ -20,7 +20,7 @@ function isSpare(alternative: string, others: readonly string[], talk: Talk): bo
 const isClass = (alternative: string): boolean => alternative.startsWith('{');
 
 function withoutSpare(place: string, talk: Talk): string {
-  const [, sign = '', words = ''] = /^([=~-]?)(.*)$/.exec(place)!;
+  const [, sign = '', words = ''] = /^([=~+-]?)(.*)$/.exec(place)!;
   const alternatives = words.split('|');
   // a class nobody knows is the lint's to name
   if (alternatives.length === 1 || alternatives.some((one) => isClass(one) && !talk.classes[one.slice(1, -1)])) return place;

@@ -91,7 +91,7 @@ describe('an edition by column', () => {
     expect(() => packBag('leaf', new WordCode(['spot']))).toThrow('"leaf" is not in the word list');
   });
   it('writes phrases by the same list, and leaves those whose words are in no order', () => {
-    const phrases = ['=leaf|leaves curl*|roll* -frost|{no}', '~white dust', "can't see"];
+    const phrases = ['=leaf|leaves curl*|roll* -frost|{no}', '~white dust +sticky', "can't see"];
     const code = new WordCode(wordList(phraseWords(phrases)));
     const packed = packPhrases(phrases, code);
     expect(typeof packed).toBe('string');

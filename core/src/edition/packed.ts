@@ -11,7 +11,7 @@ export interface PackedEdition {
 }
 
 /** Asked for with the edition, which browsers keep for ever: another number where it is packed in another way. */
-export const PACKED_FORM = 11;
+export const PACKED_FORM = 12;
 
 /** Signs that weigh two bytes; texts hold hardly any of them. */
 const FIRST_SIGN = 0x100;

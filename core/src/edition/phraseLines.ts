@@ -6,13 +6,13 @@ interface Place {
   words: string[];
 }
 
-/** Signs before a place, and what is written for them: a hyphen is a digit of the word code. */
-const WRITTEN: Record<string, string> = { '': '', '=': '=', '~': '~', '-': '^' };
+/** Signs before a place, and what is written for them: a hyphen and a plus are digits of the word code. */
+const WRITTEN: Record<string, string> = { '': '', '=': '=', '~': '~', '-': '^', '+': '<' };
 const READ = Object.fromEntries(Object.entries(WRITTEN).map(([sign, written]) => [written, sign]));
 
 const placesOf = (phrase: string): Place[] =>
   phrase.split(' ').map((place) => {
-    const [, sign = '', words = ''] = /^([=~-]?)(.*)$/.exec(place)!;
+    const [, sign = '', words = ''] = /^([=~+-]?)(.*)$/.exec(place)!;
     return { sign, words: words.split('|') };
   });
 
@@ -40,7 +40,7 @@ export function unpackPhrases(packed: string | string[], code: WordCode): string
   return packed.split(',').map((line) =>
     asPhrase(
       line.split(' ').map((place) => {
-        const [, written = '', words = ''] = /^([=~^]?)(.*)$/.exec(place)!;
+        const [, written = '', words = ''] = /^([=~<^]?)(.*)$/.exec(place)!;
         return { sign: READ[written]!, words: code.read(words) };
       }),
     ),

@@ -25,7 +25,7 @@ const asked = (pattern: string): string => pattern.replace(/(^|\s)-\S+/g, ' ');
 const patternWords = (pattern: string): string =>
   asked(pattern)
     .replace(/\{[^}]*\}/g, ' ')
-    .replace(/[=~|!*]/g, ' ');
+    .replace(/[=~+|!*]/g, ' ');
 const patternClasses = (pattern: string): string[] => asked(pattern).match(/\{[^}]*\}/g) ?? [];
 
 /** The shortest stem that is compared. */

@@ -36,7 +36,7 @@ export function toldBehind(
     const joined = indexes.map((i) => ({ ...tokens[i]!, clause: 0, breath: 0 }));
     return book
       .matches(joined)
-      .map((match) => ({ ...match, at: match.at.map((k) => indexes[k]!) }))
+      .map((match) => ({ ...match, at: match.at.map((k) => indexes[k]!), beside: match.beside.map((k) => indexes[k]!) }))
       .filter(
         (match) =>
           match.value.kind === 'finding' &&

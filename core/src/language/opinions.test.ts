@@ -12,8 +12,8 @@ const causes = smallEdition.causes;
 function opinionOn(sentence: string) {
   const tokens = tokenise(sentence, smallEdition.lexicon.irregular);
   const at = [tokens.findIndex(({ word }) => word === 'thrips')];
-  const name: Match = { value: { kind: 'claim', causes }, at, saying: false, score: 1 };
-  const sign: Match = { value: { kind: 'finding', finding, answer: finding.answers[1]!.id }, at, saying: false, score: 1 };
+  const name: Match = { value: { kind: 'claim', causes }, at, beside: [], saying: false, score: 1 };
+  const sign: Match = { value: { kind: 'finding', finding, answer: finding.answers[1]!.id }, at, beside: [], saying: false, score: 1 };
   return opinionsIn(tokens, [name, sign])(sign);
 }
 
@@ -52,8 +52,8 @@ describe('what is only held of the trouble', () => {
   });
   it('is no sign either where other words go with it: "I thought it was mildew as it is white"', () => {
     const tokens = tokenise('i thought thrips as it is silver', smallEdition.lexicon.irregular);
-    const name: Match = { value: { kind: 'claim', causes }, at: [2], saying: false, score: 1 };
-    const sign = (at: number[]): Match => ({ value: { kind: 'finding', finding, answer: finding.answers[1]!.id }, at, saying: false, score: 1 });
+    const name: Match = { value: { kind: 'claim', causes }, at: [2], beside: [], saying: false, score: 1 };
+    const sign = (at: number[]): Match => ({ value: { kind: 'finding', finding, answer: finding.answers[1]!.id }, at, beside: [], saying: false, score: 1 });
     const opinionOf = opinionsIn(tokens, [name]);
     expect([opinionOf(sign([2, 6])), opinionOf(sign([6]))]).toEqual(['hearsay', null]);
   });

@@ -45,6 +45,11 @@ describe('phrase patterns', () => {
     ['none of them there', 'dust leaf -rust|orange', 'dust on the leaf', true],
     ['one of them far off', 'dust leaf -rust|orange', 'dust lies thick on the leaf of my big potted orange', true],
   ])('%s', (_name, pattern, text, matches) => expect(found([pattern], text).length > 0).toBe(matches));
+  it('leaves to others what must only stand there', () => {
+    const [match] = book('leaf +white|black curl').matches(tokens('curled black on the leaf'));
+    expect(match).toMatchObject({ at: [0, 1, 4], beside: [1] });
+    expect(book('leaf +white curl').matches(tokens('curled leaf'))).toEqual([]);
+  });
   it('may be spoilt by a word right before the talk, as far as its first clause', () => {
     const behind = (label: string, text: string) => book('dust leaf -grub').matches(tokens(text), new Set(), tokens(label)).length;
     expect(behind('grubs', 'dust on the leaf')).toBe(0);

@@ -5,7 +5,8 @@ import { stemOf, type Token } from './tokens.ts';
  * A phrase pattern: terms that must all occur near each other, in any order. A term is a word, `a|b` alternatives,
  * `{class}` from the lexicon, `word*` for a beginning, or `word!` for exactly that form. A leading `=` asks for the
  * words in just that order with nothing between; a leading `~` for that order with at most a small word or two between.
- * A term with `-` before it must not stand there: among the words of the phrase or right beside them. The word `hostplant` is the name
+ * A term with `-` before it must not stand there: among the words of the phrase or right beside them. A term with `+` must, and may tell
+ * something of its own besides: sticky leaves that are `curl* +sticky`. The word `hostplant` is the name
  * of any plant that is not named for what is eaten of it.
  */
 export interface Phrase<T> {
@@ -22,6 +23,8 @@ export interface Term {
   stems: Set<string>;
   exact: Set<string>;
   beginnings: string[];
+  /** It must stand there and is left to other phrases. */
+  beside: boolean;
 }
 
 /** How loosely the terms of a phrase may stand: content words between them, and what a comma or a small word counts. */
@@ -33,7 +36,7 @@ const REACH = 12;
 
 /** @throws RangeError for a word class the lexicon does not have */
 export function compileTerm(text: string, lexicon: Pick<Lexicon, 'classes' | 'irregular'>): Term {
-  const term: Term = { stems: new Set(), exact: new Set(), beginnings: [] };
+  const term: Term = { stems: new Set(), exact: new Set(), beginnings: [], beside: text.startsWith('+') };
   const add = (piece: string): void => {
     const named = /^\{(.+)\}$/.exec(piece)?.[1];
     if (named !== undefined) {
@@ -44,7 +47,7 @@ export function compileTerm(text: string, lexicon: Pick<Lexicon, 'classes' | 'ir
     else if (piece.endsWith('!')) term.exact.add(piece.slice(0, -1));
     else term.stems.add(stemOf(piece, lexicon.irregular));
   };
-  text.split('|').forEach(add);
+  text.replace(/^\+/, '').split('|').forEach(add);
   return term;
 }
 
@@ -67,6 +70,8 @@ export interface PhraseMatch<T> {
   value: T;
   /** Indexes of the tokens used, ascending. */
   at: number[];
+  /** Those of them that are left to other phrases. */
+  beside: number[];
   score: number;
   /** A fixed saying, word for word: it carries its own sense. */
   saying: boolean;
@@ -108,7 +113,7 @@ function positions(tokens: readonly Token[], isSmall: (token: Token, index: numb
   return tokens.map((token, index) => (at += isSmall(token, index) ? SMALL_WORD : 1));
 }
 
-/** Grows a match from one token by taking, for every other term, the nearest free token of the clause. */
+/** Grows a match from one token by taking, for every other term, the nearest free token of the clause; in the order of the terms. */
 function looseMatch(phrase: Phrase<unknown>, tokens: readonly Token[], where: readonly number[], start: number): number[] | null {
   const clause = tokens[start]!.clause;
   const at = [start];
@@ -126,8 +131,7 @@ function looseMatch(phrase: Phrase<unknown>, tokens: readonly Token[], where: re
     if (best < 0) return null;
     at.push(best);
   }
-  at.sort((a, b) => a - b);
-  const [first, last] = [at[0]!, at[at.length - 1]!];
+  const [first, last] = [Math.min(...at), Math.max(...at)];
   const span = where[last]! - where[first]! + COMMA * (tokens[last]!.breath - tokens[first]!.breath);
   return span <= phrase.terms.length - 1 + SLACK ? at : null;
 }
@@ -217,18 +221,20 @@ export class PhraseBook<T> {
     tokens.forEach((token, start) => {
       for (const phrase of this.startingAt(token)) {
         if (!fits(phrase.terms[0]!, token)) continue;
-        const at =
+        const placed =
           phrase.nearness === 'adjacent'
             ? adjacentMatch(phrase, tokens, start)
             : phrase.nearness === 'close'
               ? closeMatch(phrase, tokens, (i) => small[i] ?? false, start)
               : looseMatch(phrase, tokens, where, start);
+        const at = placed && [...placed].sort((a, b) => a - b);
         if (!at || isSpoilt(phrase, tokens, at, before)) continue;
         const spread = where[at[at.length - 1]!]! - where[at[0]!]! + 1 - at.length;
         const said = at.reduce((sum, index) => sum + this.telling(tokens[index]!), 0);
         found.push({
           value: phrase.value,
           at,
+          beside: placed.filter((_, i) => phrase.terms[i]!.beside),
           score: said + (phrase.nearness === 'loose' ? 0 : 0.25) - 0.05 * Math.max(0, spread),
           saying: phrase.nearness === 'adjacent' && at.length > 2,
         });

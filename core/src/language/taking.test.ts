@@ -26,10 +26,11 @@ const hear = (text: string, change: Partial<Heard> = {}, aside: number[] = []) =
 const seen = (finding: Finding, answer: string, at: number[], score = 1): Match => ({
   value: { kind: 'finding', finding, answer },
   at,
+  beside: [],
   score,
   saying: false,
 });
-const named = (at: number[]): Match => ({ value: { kind: 'claim', causes: [smallEdition.causes[0]!] }, at, score: 1, saying: false });
+const named = (at: number[]): Match => ({ value: { kind: 'claim', causes: [smallEdition.causes[0]!] }, at, beside: [], score: 1, saying: false });
 
 describe('taking', () => {
   it('keeps the words a reading was read from', () => {
@@ -55,6 +56,24 @@ describe('taking', () => {
     other.take(seen(creatures, 'b', [4], 0.5));
     expect(other.readings).toMatchObject([{ answer: 'b', choices: [] }]);
     expect(deniedOf(creatures, 'not:none')).toBe('none');
+  });
+  it('takes what lies within a longer phrase only where that leaves it to others', () => {
+    const other: Finding = { ...coating, id: 'other' };
+    const within = (beside: number[]) => {
+      const taking = hear('white sticky powder');
+      taking.take({ ...seen(coating, 'white', [0, 1, 2]), beside });
+      taking.take(seen(other, 'white', [1], 0.5));
+      return taking.readings.map(({ finding }) => finding);
+    };
+    expect(within([])).toEqual(['coating']);
+    expect(within([1])).toEqual(['coating', 'other']);
+    expect(within([2])).toEqual(['coating']);
+  });
+  it('hears what is there within a phrase that says only that something is', () => {
+    const taking = hear('white powder there');
+    taking.take(seen(coating, 'not:none', [0, 1, 2]));
+    taking.take(seen(coating, 'white', [0, 1], 0.5));
+    expect(taking.readings).toMatchObject([{ answer: 'white', choices: [] }]);
   });
   it('gives up "there, of what kind is not said" for the kind, whichever comes first', () => {
     const vague = seen(coating, 'not:none', [1]);

@@ -112,7 +112,7 @@ export class Taking {
         ownWords(other) >= ownWords(match) &&
         other.score >= match.score &&
         circumstantial(other.value) === circumstantial(match.value) &&
-        match.at.every((i) => other.at.includes(i)),
+        match.at.every((i) => other.at.includes(i) && !other.beside.includes(i)),
     );
   }
 
