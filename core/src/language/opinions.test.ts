@@ -53,7 +53,13 @@ describe('what is only held of the trouble', () => {
   it('is no sign either where other words go with it: "I thought it was mildew as it is white"', () => {
     const tokens = tokenise('i thought thrips as it is silver', smallEdition.lexicon.irregular);
     const name: Match = { value: { kind: 'claim', causes }, at: [2], beside: [], saying: false, score: 1 };
-    const sign = (at: number[]): Match => ({ value: { kind: 'finding', finding, answer: finding.answers[1]!.id }, at, beside: [], saying: false, score: 1 });
+    const sign = (at: number[]): Match => ({
+      value: { kind: 'finding', finding, answer: finding.answers[1]!.id },
+      at,
+      beside: [],
+      saying: false,
+      score: 1,
+    });
     const opinionOf = opinionsIn(tokens, [name]);
     expect([opinionOf(sign([2, 6])), opinionOf(sign([6]))]).toEqual(['hearsay', null]);
   });
