@@ -1,11 +1,10 @@
-import type { Cause, CauseRate, HostSelector, Lexicon, Mark, RateWord, TreatmentOption, Window } from '@sounding/core/edition/edition.ts';
+import type { Cause, CauseRate, HostSelector, Mark, RateWord, TreatmentOption, Window } from '@sounding/core/edition/edition.ts';
 import { RATE_VALUES } from '@sounding/core/edition/edition.ts';
 import type { z } from 'zod';
 import { overForm, windowsUsed, type WholeCause } from './forms.ts';
 import { provenanceOf } from './provenance.ts';
 import type { Complaint, Placed } from './read.ts';
 import type { activeRow, CauseRow, FormRow, heardRow, sharedWindowRow, SharedOptionRow } from './schema.ts';
-import { telling } from './told.ts';
 
 const RATE_META = new Set(['mark', 'source', 'note']);
 
@@ -25,7 +24,8 @@ export interface Shared {
   windows: Map<string, z.infer<typeof sharedWindowRow>>;
   actives: Map<string, z.infer<typeof activeRow>>;
   heard: Map<string, z.infer<typeof heardRow>>;
-  lexicon: Lexicon;
+  /** The words of a text that tell something. */
+  telling: (text: string) => string;
 }
 
 function activesOf(ids: readonly string[], shared: Shared, say: (text: string) => void): string[] {
@@ -141,7 +141,7 @@ export function toCause(placed: Placed<CauseRow>, forms: Map<string, FormRow>, s
     also: [...new Set([...row.also, ...(callers?.also ?? [])])].filter((name) => name !== row.name),
     kind: row.kind,
     story: row.story.trim(),
-    ...(heard ? { heard: telling(heard, shared.lexicon) } : {}),
+    ...(heard ? { heard: shared.telling(heard) } : {}),
     commonness: row.common,
     hosts: { include: row.hosts as Cause['hosts']['include'], exclude: row['not-hosts'] as HostSelector[] },
     climates: row.climates,

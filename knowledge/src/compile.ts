@@ -27,7 +27,7 @@ import {
   sourceRow,
   workRow,
 } from './schema.ts';
-import { toldByCause } from './told.ts';
+import { tellingBy, toldByCause } from './told.ts';
 import { worksByCause } from './works.ts';
 
 /** The name under which editions of this knowledge are published; the digest of the contents is added. */
@@ -72,8 +72,9 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const heard = readFolder(root, 'heard.yaml', heardRow, complaints);
   const formsById = byId(forms);
   const lexicon = readFolder(root, 'lexicon.yaml', lexiconFile, complaints)[0];
+  const spoken = lexicon ? toLexicon(lexicon) : EMPTY_LEXICON;
   const shared: Shared = {
-    lexicon: lexicon ? toLexicon(lexicon) : EMPTY_LEXICON,
+    telling: tellingBy(spoken),
     options: byId(options),
     windows: byId(windows),
     actives: byId(actives),
@@ -89,7 +90,7 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const standardWorks = readFolder(root, 'works.yaml', workRow, complaints);
   const written = {
     plants: plants.map((row) => toPlant(row, careOf(row, careForms, complaints))),
-    findings: findings.map((finding) => toFinding(finding, shared.lexicon)),
+    findings: findings.map((finding) => toFinding(finding, spoken)),
     causes: likeBesideLike(
       causes.flatMap((row) => toCause(row, formsById, shared, complaints) ?? []),
       'kind',
@@ -112,7 +113,7 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
       hosts: { include: hosts as Cause['hosts']['include'], exclude: notHosts as Cause['hosts']['exclude'] },
       window: toWindow(id, window, 'memory'),
     })),
-    lexicon: shared.lexicon,
+    lexicon: spoken,
     sources: sources.map(({ id, cite }) => ({ id, cite })),
     schools: schools.map(({ id, question, views, ours, mark }) => ({ id, question, views, ours, mark })),
   };

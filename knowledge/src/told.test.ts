@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import type { Complaint } from './read.ts';
-import { telling, toldByCause } from './told.ts';
+import { tellingBy, toldByCause } from './told.ts';
 
 const [mildew, beetle] = smallEdition.causes;
 let folder = '';
@@ -19,7 +19,8 @@ function told(lines: unknown[], complaints: Complaint[] = []): Map<string, strin
 }
 
 describe('the words of phrases that tell something', () => {
-  const words = telling('Spilt talcum; it is like talcum on the leaf', { ...smallEdition.lexicon, stopWords: ['it', 'is', 'on', 'the', 'like'] });
+  const telling = tellingBy({ ...smallEdition.lexicon, stopWords: ['it', 'is', 'on', 'the', 'like'] });
+  const words = telling('Spilt talcum; it is like talcum on the leaf');
   it('leaves out what could be said of anything', () => expect(words.split(' ')).not.toContain('the'));
   it('keeps a word as often as it was used, in the order of the alphabet', () => expect(words).toBe('leaf spilt talcum talcum'));
 });

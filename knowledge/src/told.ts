@@ -13,12 +13,14 @@ import { toldCall } from './schema.ts';
  * The words of a text that tell something, as often as they stand there. Their order says nothing to the model they are for
  * (core/src/language/likeness.ts), so it is that of the alphabet, in which an edition packs smallest.
  */
-export function telling(text: string, lexicon: Lexicon): string {
-  return tokenise(text, lexicon.irregular)
-    .filter(comparedBy(lexicon))
-    .map(({ word }) => word)
-    .sort()
-    .join(' ');
+export function tellingBy(lexicon: Lexicon): (text: string) => string {
+  const isCompared = comparedBy(lexicon);
+  return (text) =>
+    tokenise(text, lexicon.irregular)
+      .filter(isCompared)
+      .map(({ word }) => word)
+      .sort()
+      .join(' ');
 }
 
 interface ToldCall {
@@ -80,8 +82,8 @@ const weightOf = (calls: number): number => Math.floor(Math.log2(calls));
  */
 export function toldByCause(file: string, edition: Edition, complaints: Complaint[]): Map<string, string> {
   if (!existsSync(file)) return new Map();
-  const { irregular, stopWords } = edition.lexicon;
-  const stop = new Set(stopWords);
+  const { irregular } = edition.lexicon;
+  const isCompared = comparedBy(edition.lexicon);
   const stemsOf = (text: string) => new Set(tokenise(text, irregular).map(({ stem }) => stem));
   const heard = new Map(edition.causes.map((cause) => [cause.id, stemsOf(cause.heard ?? '')]));
   const told = new Map<string, Map<string, { word: string; calls: number }>>();
@@ -89,8 +91,8 @@ export function toldByCause(file: string, edition: Edition, complaints: Complain
     const bag = told.get(id) ?? new Map<string, { word: string; calls: number }>();
     told.set(id, bag);
     const inCall = new Set<string>();
-    for (const { word, stem } of tokenise(words, irregular)) {
-      if (stem.length <= 2 || stop.has(word) || heard.get(id)?.has(stem) || inCall.has(stem)) continue;
+    for (const { word, stem } of tokenise(words, irregular).filter(isCompared)) {
+      if (heard.get(id)?.has(stem) || inCall.has(stem)) continue;
       inCall.add(stem);
       bag.set(stem, { word: bag.get(stem)?.word ?? word, calls: (bag.get(stem)?.calls ?? 0) + 1 });
     }

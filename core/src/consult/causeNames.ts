@@ -70,6 +70,8 @@ export class CauseNames {
   private readonly normal: ReadonlySet<string>;
   private readonly causes: ReadonlyMap<string, Cause>;
   private readonly plants: PlantName[];
+  private readonly wordsOfNames: ReadonlyMap<Cause, string[][]>;
+  private readonly namesOfHosts: ReadonlyMap<Plant, string[]>;
   private near: NearNames | null = null;
   /** Ways to find a name, the surest first. */
   private readonly looks: ((name: string, plant: Plant | null) => string[])[] = [
@@ -94,6 +96,8 @@ export class CauseNames {
       .flatMap((plant) => namesOfPlant(plant).map((name): PlantName => ({ plant, words: wordsOf(plain(name)) })))
       .filter(({ words }) => words.length > 0)
       .sort((a, b) => b.words.length - a.words.length);
+    this.wordsOfNames = new Map(edition.causes.map((cause) => [cause, namesOf(cause).map((name) => wordsOf(plain(name)))]));
+    this.namesOfHosts = new Map(edition.plants.map((plant) => [plant, namesOfPlant(plant).map(plain)]));
     this.causes = new Map(edition.causes.map((cause) => [cause.id, cause]));
     this.normal = new Set(edition.causes.filter(({ kind }) => kind === 'normal').map(({ id }) => id));
   }
@@ -110,7 +114,8 @@ export class CauseNames {
 
   /** The "weevil" of a sweet potato is the sweet potato weevil, where a cause goes by that name. */
   private namedWithPlant(name: string, plant: Plant | null): string[] {
-    return plant === null ? [] : namesOfPlant(plant).flatMap((host) => this.namedInAnyOrder(`${plain(host)} ${name}`));
+    const hosts = plant === null ? [] : (this.namesOfHosts.get(plant) ?? namesOfPlant(plant).map(plain));
+    return hosts.flatMap((host) => this.namedInAnyOrder(`${host} ${name}`));
   }
 
   /** By the plant in the name, or else that of the call, and what is left of it: a "pansy leaf spot" is any leaf spot that pansies have. */
@@ -123,11 +128,8 @@ export class CauseNames {
     // "sawfly" is a name by itself, "browning" is none
     const isName = longest.length > 0 || rest.length > 1 || this.named(name).length > 0;
     if (rest.length === 0 || !isName) return [];
-    const isCalled = (cause: Cause) =>
-      namesOf(cause)
-        .map((other) => wordsOf(plain(other)))
-        .some((words) => isWithin(rest, words) && rest.includes(words.at(-1)!));
-    return this.edition.causes.filter((cause) => hosts.some((plant) => hostWeight(cause, plant) > 0) && isCalled(cause)).map(({ id }) => id);
+    const isCalled = (cause: Cause) => this.wordsOfNames.get(cause)!.some((words) => isWithin(rest, words) && rest.includes(words.at(-1)!));
+    return this.edition.causes.filter((cause) => isCalled(cause) && hosts.some((plant) => hostWeight(cause, plant) > 0)).map(({ id }) => id);
   }
 
   private ofGenus(name: string): string[] {
