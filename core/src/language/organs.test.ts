@@ -31,6 +31,7 @@ const edition: Edition = {
   plants: [pear, ...smallEdition.plants],
   findings: [
     finding('leaf-holes', 'leaf', 'symptom', 'full hole|holes', '{leaf} hole|holes'),
+    finding('leaf-sheen', 'leaf', 'symptom', 'tree|{leaf} leaden'),
     finding('leaf-cups', 'leaf', 'symptom', 'like cabbages', 'fruits spoons', 'green ribs', '={leaf} curly', '={leaf} are curly'),
     finding('fruit-holes', 'fruit', 'symptom', '{fruit} hole|holes'),
     finding('leaf-fur', 'leaf', 'sign', 'grey fur'),
@@ -54,6 +55,11 @@ describe('the organ spoken of', () => {
   it('does not take a symptom from the part its own words name', () => {
     expect(pairs('the fruits are like cabbages')).toEqual([]);
     expect(pairs('the fruits are spoons')).toEqual(['leaf-cups=some']);
+  });
+  it('does not take a symptom from a plant told of as a whole', () => {
+    expect(pairs('the fruits fall and the tree is leaden')).toEqual(['leaf-sheen=some']);
+    expect(pairs('the fruits on the tree are leaden')).toEqual([]);
+    expect(pairs('the tree has fruits that are leaden')).toEqual([]);
   });
   it('is the leaf for its veins, whatever else is spoken of', () => expect(pairs('green ribs, the fruits fall')).toEqual(['leaf-cups=some']));
   it('stands behind "these are", not behind "these spikes"', () => {

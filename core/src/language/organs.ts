@@ -1,6 +1,6 @@
 import type { Lexicon, Organ } from '../edition/edition.ts';
 import type { Match } from './meaning.ts';
-import type { Token } from './tokens.ts';
+import { wordsOf, type Token } from './tokens.ts';
 
 const PRONOUNS = new Set(['they', 'them', 'these', 'those']);
 /** "These are brown" stands for what was named before; "these bright red spikes" names them. */
@@ -9,6 +9,11 @@ const POINTING = new Set(['these', 'those']);
 const PRONOUN_REACH = 14;
 /** Tokens to either side in which an organ is taken to be the one spoken of. */
 const ORGAN_REACH = 8;
+/** All of a plant, where no part of it is told by it: "the tree went silvery", not "brown fruit on the tree". */
+const WHOLE_PLANTS = wordsOf('tree bush shrub hedge hostplant');
+const PLACING = wordsOf('on in of under over at from off beneath below around near behind round');
+/** Words between such a preposition and the plant: "on my old tree". */
+const MOST_WORDS_BETWEEN = 2;
 
 /** Words of plants' names, by what they mean: "my courgettes" may be the plants, "the feijoas" are the fruit. */
 export interface NamedWords {
@@ -40,6 +45,19 @@ export class Organs {
     return new Set(
       Object.entries(this.lexicon.organs).flatMap(([organ, words]) => (tokens.some(({ word }) => words.includes(word)) ? [organ as Organ] : [])),
     );
+  }
+
+  /** True for a plant that is told of as a whole. */
+  private isWholePlant(tokens: readonly Token[], at: number): boolean {
+    const { word, clause } = tokens[at]!;
+    const next = tokens[at + 1];
+    const before = tokens.slice(Math.max(0, at - 1 - MOST_WORDS_BETWEEN), at).filter((token) => token.clause === clause);
+    return WHOLE_PLANTS.has(word) && !(next && this.isPart(next)) && !before.some((token) => PLACING.has(token.word));
+  }
+
+  /** True where a part of the plant is named among these words. */
+  private namesPart(tokens: readonly Token[], at: readonly number[]): boolean {
+    return tokens.slice(Math.min(...at), Math.max(...at)).some((token) => this.isPart(token));
   }
 
   /** Lets every "they", and a "these" before a verb, stand for the organ spoken of before it. */
@@ -93,7 +111,9 @@ export class Organs {
       if (spoken.size === 0 || spoken.has(organ)) return true;
       if (kind !== 'symptom') return !isSaidOfAnother(match); // a creature or a fungus may sit anywhere
       if (isFar(match)) return true;
-      return match.at.some((i) => this.isPart(tokens[i]!) || this.pieces.has(tokens[i]!.word)); // "shoots like little cabbages" says itself of what it is
+      // "shoots like little cabbages" says itself of what it is, and so does who tells of a whole tree
+      const isOwn = (i: number) => this.isPart(tokens[i]!) || this.pieces.has(tokens[i]!.word);
+      return match.at.some(isOwn) || (match.at.some((i) => this.isWholePlant(tokens, i)) && !this.namesPart(tokens, match.at));
     };
   }
 }
