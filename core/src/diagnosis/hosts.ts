@@ -24,7 +24,7 @@ export const canShow = (finding: Pick<Finding, 'only'>, plant: Plant | null): bo
   finding.only === undefined || plant === null || finding.only.some((group) => plant.groups.includes(group));
 
 /** Chance that an unnamed plant is one of those selected: wide selectors catch more. Elicited. */
-const UNKNOWN_HOST_SHARE = [1, 0.25, 0.35, 0.12, 0.1] as const;
+const UNKNOWN_HOST_SHARE = [1, 0.25, 0.35, 0.1, 0.08] as const;
 
 /** A cause at home on this many families takes others too, now and then. Elicited. */
 const FAMILIES_OF_A_GENERALIST = 5;
