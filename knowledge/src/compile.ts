@@ -56,6 +56,9 @@ function likeBesideLike<Row extends object>(rows: readonly Row[], ...fields: (ke
 
 const byId = <T extends { id: string }>(rows: readonly T[]): Map<string, T> => new Map(rows.map((row) => [row.id, row]));
 
+/** The practice calls of a folder of knowledge. */
+export const callsBeside = (root: string): string => join(root, '../callers/practice.jsonl');
+
 /**
  * Reads a knowledge folder and makes one edition of it. Faults come back as complaints; nothing is thrown for them.
  * @param desk entries of a desk that go over those of the folder
@@ -117,7 +120,9 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
     sources: sources.map(({ id, cite }) => ({ id, cite })),
     schools: schools.map(({ id, question, views, ours, mark }) => ({ id, question, views, ours, mark })),
   };
-  const told = toldByCause(join(root, '../callers/practice.jsonl'), { version: EDITION_NAME, ...written }, complaints);
+  // with rows missing nothing would be told of the right cause, and what comes of it is thrown away anyway
+  const isWhole = !complaints.some(({ level }) => level === 'error');
+  const told = isWhole ? toldByCause(callsBeside(root), { version: EDITION_NAME, ...written }, complaints) : new Map<string, string>();
   const contents = inCommonForms({
     ...written,
     causes: written.causes.map((cause) => ({ ...cause, ...(told.has(cause.id) ? { told: told.get(cause.id)! } : {}) })),

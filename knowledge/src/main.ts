@@ -3,8 +3,9 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync, constants } from 'node:zlib';
 import { packEdition } from '@sounding/core/edition/packed.ts';
-import { compile } from './compile.ts';
+import { callsBeside, compile } from './compile.ts';
 import { lint } from './lint.ts';
+import { keepTold } from './told.ts';
 
 /** At brotli's tightest, and in small blocks: they follow the columns, which differ from one another. A kilobyte less than in large ones. */
 const TIGHTLY = {
@@ -12,7 +13,7 @@ const TIGHTLY = {
 };
 
 /**
- * `knowledge` lints and writes dist/edition.json, dist/works.json and dist/inspections.json, with `--pack` also as it travels (VERSION.edition.br, some seconds);
+ * `knowledge` lints and writes dist/edition.json, dist/works.json, dist/inspections.json and dist/told.json, with `--pack` also as it travels (VERSION.edition.br, some seconds);
  * `knowledge --lint` only lints. Exit 1 on any error.
  */
 const here = join(dirname(fileURLToPath(import.meta.url)), '..');
@@ -30,6 +31,7 @@ if (!process.argv.includes('--lint')) {
   writeFileSync(join(here, 'dist', 'edition.json'), JSON.stringify(edition));
   writeFileSync(join(here, 'dist', 'works.json'), JSON.stringify(Object.fromEntries(compiled.works)));
   writeFileSync(join(here, 'dist', 'inspections.json'), JSON.stringify(compiled.inspections));
+  keepTold(callsBeside(join(here, 'data')));
   for (const old of readdirSync(join(here, 'dist')).filter((name) => name.endsWith('.edition.br'))) rmSync(join(here, 'dist', old));
   if (process.argv.includes('--pack'))
     writeFileSync(join(here, 'dist', `${edition.version}.edition.br`), brotliCompressSync(JSON.stringify(packEdition(edition)), TIGHTLY));

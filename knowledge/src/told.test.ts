@@ -1,17 +1,17 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import type { Complaint } from './read.ts';
-import { tellingBy, toldByCause } from './told.ts';
+import { keepTold, tellingBy, toldByCause } from './told.ts';
 
 const [mildew, beetle] = smallEdition.causes;
 let folder = '';
 beforeAll(() => void (folder = mkdtempSync(join(tmpdir(), 'told-'))));
 afterAll(() => rmSync(folder, { recursive: true }));
 
-function told(lines: unknown[], complaints: Complaint[] = []): Map<string, string> {
+function told(lines: unknown[], complaints: Complaint[] = []): ReadonlyMap<string, string> {
   const file = join(folder, 'calls.jsonl');
   writeFileSync(file, lines.map((line) => `${typeof line === 'string' ? line : JSON.stringify(line)}\n`).join(''));
   const edition = { ...smallEdition, causes: smallEdition.causes.map((cause) => (cause === mildew ? { ...cause, heard: 'spilt talcum' } : cause)) };
@@ -60,4 +60,37 @@ describe('what practice calls teach of the words for a cause', () => {
     expect(complaints.map(({ line }) => line)).toEqual([2, 3]);
   });
   it('is empty where a folder has no calls', () => expect(toldByCause(join(folder, 'none.jsonl'), smallEdition, []).size).toBe(0));
+});
+
+describe('what calls taught, kept', () => {
+  const call = { opening: 'talcum and custard', facts: [], cause: mildew!.name };
+  const inFolder = (...path: string[]) => join(folder, 'kept', ...path);
+  const file = () => inFolder('callers', 'practice.jsonl');
+  const lines = (calls: unknown[]) => writeFileSync(file(), calls.map((one) => `${JSON.stringify(one)}\n`).join(''));
+  beforeAll(() => ['callers', 'dist'].forEach((name) => mkdirSync(inFolder(name), { recursive: true })));
+
+  it('lies beside the edition', () => {
+    lines([call, call]);
+    const told = toldByCause(file(), smallEdition, []);
+    keepTold(file());
+    expect(JSON.parse(readFileSync(inFolder('dist', 'told.json'), 'utf8'))).toMatchObject({ told: Object.fromEntries(told) });
+  });
+  it('is found out anew once something else is heard of a cause', () => {
+    lines([call, call]);
+    const heard = { ...smallEdition, causes: smallEdition.causes.map((cause) => (cause === mildew ? { ...cause, heard: 'custard' } : cause)) };
+    const wordsIn = (edition: typeof smallEdition) => toldByCause(file(), edition, []).get(mildew!.id)?.split(' ');
+    expect(wordsIn(smallEdition)).toContain('custard');
+    expect(wordsIn(heard)).not.toContain('custard');
+    expect(wordsIn(smallEdition)).toContain('custard');
+  });
+  it('is not kept of calls with complaints, and complains each time', () => {
+    rmSync(inFolder('dist', 'told.json'), { force: true });
+    lines(['no call']);
+    const [first, second]: Complaint[][] = [[], []];
+    toldByCause(file(), smallEdition, first!);
+    toldByCause(file(), smallEdition, second!);
+    keepTold(file());
+    expect([first!.length, second!.length]).toEqual([1, 1]);
+    expect(existsSync(inFolder('dist', 'told.json'))).toBe(false);
+  });
 });

@@ -1,4 +1,7 @@
-import { existsSync, readFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { z } from 'zod';
 import { CauseNames } from '@sounding/core/consult/causeNames.ts';
 import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
 import type { Edition, Lexicon, Plant } from '@sounding/core/edition/edition.ts';
@@ -38,7 +41,7 @@ function parsed(text: string): unknown {
 }
 
 /** The calls of a file whose cause the edition knows: of those it may mean and that befall the plant spoken of, the one named first, and the likeliest of a name. */
-function callsIn(file: string, edition: Edition, complaints: Complaint[]): ToldCall[] {
+function callsIn(file: string, lines: string, edition: Edition, complaints: Complaint[]): ToldCall[] {
   const names = new CauseNames(edition);
   const plants = new PlantNames(edition, () => false);
   const resolved = new Map<string, Plant | null>();
@@ -47,26 +50,24 @@ function callsIn(file: string, edition: Edition, complaints: Complaint[]): ToldC
     return resolved.get(name)!;
   };
   const byId = new Map(edition.causes.map((cause) => [cause.id, cause]));
-  return readFileSync(file, 'utf8')
-    .split('\n')
-    .flatMap((text, at): ToldCall[] => {
-      if (text.trim() === '') return [];
-      const call = toldCall.safeParse(parsed(text));
-      if (!call.success) {
-        complaints.push({ file, line: at + 1, level: 'error', text: `no practice call: ${call.error.issues[0]!.message}` });
-        return [];
-      }
-      const { opening, host, facts, cause, also } = call.data;
-      const plant = host ? plantOf(host) : null;
-      const given = [...(cause ? [cause] : []), ...also];
-      const meant = names
-        .forPractice(given, plant)
-        .map((id) => byId.get(id)!)
-        .filter((one) => hostWeight(one, plant) > 0);
-      const named = given.map((name) => names.find([name])).map((ids) => meant.filter(({ id }) => ids.includes(id)));
-      const taught = likeliest(named.find((ones) => ones.length > 0) ?? meant, plant);
-      return taught ? [{ words: [opening, ...facts.map(({ say }) => say)].join(' . '), cause: taught.id }] : [];
-    });
+  return lines.split('\n').flatMap((text, at): ToldCall[] => {
+    if (text.trim() === '') return [];
+    const call = toldCall.safeParse(parsed(text));
+    if (!call.success) {
+      complaints.push({ file, line: at + 1, level: 'error', text: `no practice call: ${call.error.issues[0]!.message}` });
+      return [];
+    }
+    const { opening, host, facts, cause, also } = call.data;
+    const plant = host ? plantOf(host) : null;
+    const given = [...(cause ? [cause] : []), ...also];
+    const meant = names
+      .forPractice(given, plant)
+      .map((id) => byId.get(id)!)
+      .filter((one) => hostWeight(one, plant) > 0);
+    const named = given.map((name) => names.find([name])).map((ids) => meant.filter(({ id }) => ids.includes(id)));
+    const taught = likeliest(named.find((ones) => ones.length > 0) ?? meant, plant);
+    return taught ? [{ words: [opening, ...facts.map(({ say }) => say)].join(' . '), cause: taught.id }] : [];
+  });
 }
 
 /**
@@ -75,19 +76,64 @@ function callsIn(file: string, edition: Edition, complaints: Complaint[]): ToldC
  */
 const weightOf = (calls: number): number => Math.floor(Math.log2(calls));
 
+/** What decides what calls teach: the calls, the names and hosts of causes and what is heard of them, the plants, and how words are spelt. */
+function taughtBy(lines: string, { causes, plants, lexicon }: Edition): string {
+  const named = causes.map(({ id, name, latin, also, hosts, kind, commonness, heard }) => [id, name, latin, also, hosts, kind, commonness, heard]);
+  return createHash('sha256')
+    .update(lines)
+    .update(JSON.stringify([named, plants, lexicon]))
+    .digest('hex');
+}
+
+interface Taught {
+  by: string;
+  told: ReadonlyMap<string, string>;
+  complaints: readonly Complaint[];
+}
+
+/** What was taught last: an entry a desk changes seldom changes a name, and finding out takes seconds. */
+let last: Taught | null = null;
+
+const keptTold = z.object({ by: z.string(), told: z.record(z.string(), z.string()) });
+/** Where what the calls of a file teach is kept beside the edition made of it. */
+const keptBeside = (file: string): string => join(dirname(file), '../dist/told.json');
+
+function kept(file: string): Taught | null {
+  const path = keptBeside(file);
+  const read = existsSync(path) ? keptTold.safeParse(parsed(readFileSync(path, 'utf8'))) : null;
+  return read?.success ? { by: read.data.by, told: new Map(Object.entries(read.data.told)), complaints: [] } : null;
+}
+
+/** Keeps what the calls of a file taught, so that the first entry a desk changes need not wait for it either. Nothing is kept of calls with complaints. */
+export function keepTold(file: string): void {
+  if (last?.complaints.length === 0) writeFileSync(keptBeside(file), JSON.stringify({ by: last.by, told: Object.fromEntries(last.told) }));
+}
+
 /**
  * Words callers used on more than one practice call, by cause: those its `heard` does not have, as often as they count, with spaces between. They teach
  * how a cause is put (core/src/language/likeness.ts); a call that may mean several causes teaches one of them.
  * @param file one practice call a line; a folder of knowledge need not have any
  */
-export function toldByCause(file: string, edition: Edition, complaints: Complaint[]): Map<string, string> {
+export function toldByCause(file: string, edition: Edition, complaints: Complaint[]): ReadonlyMap<string, string> {
   if (!existsSync(file)) return new Map();
+  const lines = readFileSync(file, 'utf8');
+  const by = taughtBy(lines, edition);
+  last ??= kept(file);
+  if (last?.by !== by) {
+    const own: Complaint[] = [];
+    last = { by, told: taught(file, lines, edition, own), complaints: own };
+  }
+  complaints.push(...last.complaints);
+  return last.told;
+}
+
+function taught(file: string, lines: string, edition: Edition, complaints: Complaint[]): Map<string, string> {
   const { irregular } = edition.lexicon;
   const isCompared = comparedBy(edition.lexicon);
   const stemsOf = (text: string) => new Set(tokenise(text, irregular).map(({ stem }) => stem));
   const heard = new Map(edition.causes.map((cause) => [cause.id, stemsOf(cause.heard ?? '')]));
   const told = new Map<string, Map<string, { word: string; calls: number }>>();
-  for (const { words, cause: id } of callsIn(file, edition, complaints)) {
+  for (const { words, cause: id } of callsIn(file, lines, edition, complaints)) {
     const bag = told.get(id) ?? new Map<string, { word: string; calls: number }>();
     told.set(id, bag);
     const inCall = new Set<string>();
@@ -97,9 +143,9 @@ export function toldByCause(file: string, edition: Edition, complaints: Complain
       bag.set(stem, { word: bag.get(stem)?.word ?? word, calls: (bag.get(stem)?.calls ?? 0) + 1 });
     }
   }
-  const taught = [...told].map(([id, bag]): [string, string[]] => [
+  const byCause = [...told].map(([id, bag]): [string, string[]] => [
     id,
     [...bag.values()].flatMap(({ word, calls }) => Array<string>(weightOf(calls)).fill(word)),
   ]);
-  return new Map(taught.filter(([, words]) => words.length > 0).map(([id, words]) => [id, words.sort().join(' ')]));
+  return new Map(byCause.filter(([, words]) => words.length > 0).map(([id, words]) => [id, words.sort().join(' ')]));
 }
