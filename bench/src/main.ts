@@ -4,12 +4,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import Papa from 'papaparse';
-import { PracticeDesk, type PracticeCall } from '@sounding/core/consult/practiceCall.ts';
+import { PracticeDesk } from '@sounding/core/consult/practiceCall.ts';
 import { Consultant } from '@sounding/core/consult/consult.ts';
 import { calibrationByChance, calibrationError, reliability, type Stated } from '@sounding/core/diagnosis/calibration.ts';
 import type { CaseTable } from '@sounding/core/diagnosis/learn.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { Understander } from '@sounding/core/language/understand.ts';
+import { practiceCalls } from '@sounding/knowledge/calls.ts';
 import { callersByPrior, callersWithUnknownCauses, MOST_QUESTIONS, simulateCallers } from './callers.ts';
 import { scoreCare } from './careCorpus.ts';
 import { loadCorpus, scoreCorpus } from './corpus.ts';
@@ -151,17 +152,13 @@ function simulation(edition: Edition): void {
 }
 
 /** Our own practice calls, used for mending: what was kept, not how good it is. */
-function practiceCalls(edition: Edition): void {
+function playPracticeCalls(edition: Edition): void {
   const desk = new PracticeDesk(edition, MOST_QUESTIONS);
-  const blank = { host: null, date: null, climate: null, hemisphere: 'N', facts: [], also: [], action: null } as const;
-  const ranks = readFileSync(new URL('../../knowledge/callers/practice.jsonl', import.meta.url), 'utf8')
-    .trim()
-    .split('\n')
-    .map((line) => ({ ...blank, ...(JSON.parse(line) as PracticeCall) }))
+  const ranks = practiceCalls()
     .filter((call) => call.cause)
     .map((call) => desk.play(call).rankAfterAll ?? Infinity);
   const share = (n: number) => percent(ranks.filter((rank) => rank <= n).length / ranks.length);
-  say(`\n${ranks.length} practice calls with a cause (knowledge/callers/practice.jsonl): first ${share(1)}, first three ${share(3)}`);
+  say(`\n${ranks.length} practice calls with a cause (knowledge/callers/practice): first ${share(1)}, first three ${share(3)}`);
 }
 
 /** Do probabilities mean what they say, and does it notice what it cannot know? */
@@ -247,5 +244,5 @@ season(edition);
 keystrokes(edition);
 corpus(edition);
 simulation(edition);
-practiceCalls(edition);
+playPracticeCalls(edition);
 honesty(edition);

@@ -1,9 +1,11 @@
 import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
 import { practiceInput } from '@sounding/contract/practiceInput.ts';
 import { CauseNames } from '@sounding/core/consult/causeNames.ts';
 import { ACTIONS, ACT_OF_ACTION } from '@sounding/core/consult/practiceCall.ts';
 import { ACTS, type Edition } from '@sounding/core/edition/edition.ts';
+import { callLines, callsBeside } from '@sounding/knowledge/calls.ts';
 import { evaluateText } from './evaluateCommand.ts';
 
 const edition = JSON.parse(readFileSync(new URL('../../knowledge/dist/edition.json', import.meta.url), 'utf8')) as Edition;
@@ -100,14 +102,12 @@ it('every action but care stands for an act', () => {
 
 describe('our own practice calls', () => {
   it('are all in the form that is asked of others', () => {
-    const lines = readFileSync(new URL('../../knowledge/callers/practice.jsonl', import.meta.url), 'utf8')
-      .trim()
-      .split('\n');
-    const faults = lines.flatMap((line, i) => {
-      const parsed = practiceInput.safeParse(JSON.parse(line));
-      return parsed.success ? [] : [`line ${i + 1}: ${parsed.error.issues[0]?.path.join('.')}`];
+    const lines = callLines(callsBeside(fileURLToPath(new URL('../../knowledge/data', import.meta.url))));
+    const faults = lines.flatMap(({ file, line, text }) => {
+      const parsed = practiceInput.safeParse(JSON.parse(text));
+      return parsed.success ? [] : [`${file}:${line}: ${parsed.error.issues[0]?.path.join('.')}`];
     });
     expect(faults).toEqual([]);
-    expect(new Set(lines.map((line) => (JSON.parse(line) as { id: string }).id)).size).toBe(lines.length);
+    expect(new Set(lines.map(({ text }) => (JSON.parse(text) as { id: string }).id)).size).toBe(lines.length);
   });
 });

@@ -1,5 +1,4 @@
 import { createHash } from 'node:crypto';
-import { join } from 'node:path';
 import type { Cause, Edition, Inspection } from '@sounding/core/edition/edition.ts';
 import type { z } from 'zod';
 import { toCause, toWindow, type Shared } from './causes.ts';
@@ -27,6 +26,7 @@ import {
   sourceRow,
   workRow,
 } from './schema.ts';
+import { callsBeside } from './calls.ts';
 import { tellingBy, toldByCause } from './told.ts';
 import { worksByCause } from './works.ts';
 
@@ -55,9 +55,6 @@ function likeBesideLike<Row extends object>(rows: readonly Row[], ...fields: (ke
 }
 
 const byId = <T extends { id: string }>(rows: readonly T[]): Map<string, T> => new Map(rows.map((row) => [row.id, row]));
-
-/** The practice calls of a folder of knowledge. */
-export const callsBeside = (root: string): string => join(root, '../callers/practice.jsonl');
 
 /**
  * Reads a knowledge folder and makes one edition of it. Faults come back as complaints; nothing is thrown for them.

@@ -3,9 +3,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
-import { PracticeDesk, type PracticeCall } from '@sounding/core/consult/practiceCall.ts';
+import { PracticeDesk } from '@sounding/core/consult/practiceCall.ts';
 import { CaseReader } from '@sounding/core/consult/diagnoseCase.ts';
 import type { Climate, Hemisphere } from '@sounding/core/edition/edition.ts';
+import { practiceCalls } from './calls.ts';
 import { compile } from './compile.ts';
 import { lint } from './lint.ts';
 import { readRows, type Complaint } from './read.ts';
@@ -99,17 +100,6 @@ const statements = readFileSync(new URL('../callers/statements.jsonl', import.me
   .split('\n')
   .map((line) => JSON.parse(line) as Statement);
 const reader = new CaseReader(edition);
-const NOTHING_KNOWN: PracticeCall = {
-  opening: '',
-  host: null,
-  date: null,
-  climate: null,
-  hemisphere: 'N',
-  facts: [],
-  cause: null,
-  also: [],
-  action: null,
-};
 
 describe('callers in their own words', () => {
   it.each(statements.map((s) => [s.id, s] as const))('%s: the right cause stands first', (_id, s) => {
@@ -127,11 +117,7 @@ describe('callers in their own words', () => {
   // practice calls of our own writing; the aim is the first place, the test holds what was reached. The bench plays them all.
   it('plays the practice calls: the right cause among the first three after everything that can be told', () => {
     const desk = new PracticeDesk(edition, 8);
-    const calls = readFileSync(new URL('../callers/practice.jsonl', import.meta.url), 'utf8')
-      .trim()
-      .split('\n')
-      .filter((_, i) => i % EVERY === 0)
-      .map((line) => ({ ...NOTHING_KNOWN, ...(JSON.parse(line) as Partial<PracticeCall> & { id: string }) }));
+    const calls = practiceCalls().filter((_, i) => i % EVERY === 0);
     const missed = calls.filter((call) => call.cause && (desk.play(call).rankAfterAll ?? Infinity) > 3);
     expect(missed.map((call) => call.id).length / calls.length).toBeLessThan(0.04);
   });

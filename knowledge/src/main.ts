@@ -3,7 +3,8 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync, constants } from 'node:zlib';
 import { packEdition } from '@sounding/core/edition/packed.ts';
-import { callsBeside, compile } from './compile.ts';
+import { callsBeside } from './calls.ts';
+import { compile } from './compile.ts';
 import { lint } from './lint.ts';
 import { keepTold } from './told.ts';
 

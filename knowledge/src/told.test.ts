@@ -12,10 +12,11 @@ beforeAll(() => void (folder = mkdtempSync(join(tmpdir(), 'told-'))));
 afterAll(() => rmSync(folder, { recursive: true }));
 
 function told(lines: unknown[], complaints: Complaint[] = []): ReadonlyMap<string, string> {
-  const file = join(folder, 'calls.jsonl');
-  writeFileSync(file, lines.map((line) => `${typeof line === 'string' ? line : JSON.stringify(line)}\n`).join(''));
+  const calls = join(folder, 'calls');
+  mkdirSync(calls, { recursive: true });
+  writeFileSync(join(calls, '1.jsonl'), lines.map((line) => `${typeof line === 'string' ? line : JSON.stringify(line)}\n`).join(''));
   const edition = { ...smallEdition, causes: smallEdition.causes.map((cause) => (cause === mildew ? { ...cause, heard: 'spilt talcum' } : cause)) };
-  return toldByCause(file, edition, complaints);
+  return toldByCause(calls, edition, complaints);
 }
 
 describe('the words of phrases that tell something', () => {
@@ -59,26 +60,26 @@ describe('what practice calls teach of the words for a cause', () => {
     told([{ opening: 'zorble', cause: mildew!.name }, { cause: mildew!.name }, 'not JSON'], complaints);
     expect(complaints.map(({ line }) => line)).toEqual([2, 3]);
   });
-  it('is empty where a folder has no calls', () => expect(toldByCause(join(folder, 'none.jsonl'), smallEdition, []).size).toBe(0));
+  it('is empty where a folder has no calls', () => expect(toldByCause(join(folder, 'none'), smallEdition, []).size).toBe(0));
 });
 
 describe('what calls taught, kept', () => {
   const call = { opening: 'talcum and custard', facts: [], cause: mildew!.name };
   const inFolder = (...path: string[]) => join(folder, 'kept', ...path);
-  const file = () => inFolder('callers', 'practice.jsonl');
-  const lines = (calls: unknown[]) => writeFileSync(file(), calls.map((one) => `${JSON.stringify(one)}\n`).join(''));
-  beforeAll(() => ['callers', 'dist'].forEach((name) => mkdirSync(inFolder(name), { recursive: true })));
+  const folderOfCalls = () => inFolder('callers', 'practice');
+  const lines = (calls: unknown[]) => writeFileSync(join(folderOfCalls(), '1.jsonl'), calls.map((one) => `${JSON.stringify(one)}\n`).join(''));
+  beforeAll(() => ['callers/practice', 'dist'].forEach((name) => mkdirSync(inFolder(name), { recursive: true })));
 
   it('lies beside the edition', () => {
     lines([call, call]);
-    const told = toldByCause(file(), smallEdition, []);
-    keepTold(file());
+    const told = toldByCause(folderOfCalls(), smallEdition, []);
+    keepTold(folderOfCalls());
     expect(JSON.parse(readFileSync(inFolder('dist', 'told.json'), 'utf8'))).toMatchObject({ told: Object.fromEntries(told) });
   });
   it('is found out anew once something else is heard of a cause', () => {
     lines([call, call]);
     const heard = { ...smallEdition, causes: smallEdition.causes.map((cause) => (cause === mildew ? { ...cause, heard: 'custard' } : cause)) };
-    const wordsIn = (edition: typeof smallEdition) => toldByCause(file(), edition, []).get(mildew!.id)?.split(' ');
+    const wordsIn = (edition: typeof smallEdition) => toldByCause(folderOfCalls(), edition, []).get(mildew!.id)?.split(' ');
     expect(wordsIn(smallEdition)).toContain('custard');
     expect(wordsIn(heard)).not.toContain('custard');
     expect(wordsIn(smallEdition)).toContain('custard');
@@ -87,9 +88,9 @@ describe('what calls taught, kept', () => {
     rmSync(inFolder('dist', 'told.json'), { force: true });
     lines(['no call']);
     const [first, second]: Complaint[][] = [[], []];
-    toldByCause(file(), smallEdition, first!);
-    toldByCause(file(), smallEdition, second!);
-    keepTold(file());
+    toldByCause(folderOfCalls(), smallEdition, first!);
+    toldByCause(folderOfCalls(), smallEdition, second!);
+    keepTold(folderOfCalls());
     expect([first!.length, second!.length]).toEqual([1, 1]);
     expect(existsSync(inFolder('dist', 'told.json'))).toBe(false);
   });

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { join } from 'node:path';
 import { z } from 'zod';
 import { CauseNames } from '@sounding/core/consult/causeNames.ts';
 import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
@@ -9,6 +9,7 @@ import { likeliest } from '@sounding/core/language/claims.ts';
 import { comparedBy } from '@sounding/core/language/likeness.ts';
 import { PlantNames } from '@sounding/core/language/plants.ts';
 import { tokenise } from '@sounding/core/language/tokens.ts';
+import { callLines, type CallLine } from './calls.ts';
 import type { Complaint } from './read.ts';
 import { toldCall } from './schema.ts';
 
@@ -40,8 +41,8 @@ function parsed(text: string): unknown {
   }
 }
 
-/** The calls of a file whose cause the edition knows: of those it may mean and that befall the plant spoken of, the one named first, and the likeliest of a name. */
-function callsIn(file: string, lines: string, edition: Edition, complaints: Complaint[]): ToldCall[] {
+/** The calls whose cause the edition knows: of those it may mean and that befall the plant spoken of, the one named first, and the likeliest of a name. */
+function callsOf(lines: readonly CallLine[], edition: Edition, complaints: Complaint[]): ToldCall[] {
   const names = new CauseNames(edition);
   const plants = new PlantNames(edition, () => false);
   const resolved = new Map<string, Plant | null>();
@@ -50,11 +51,10 @@ function callsIn(file: string, lines: string, edition: Edition, complaints: Comp
     return resolved.get(name)!;
   };
   const byId = new Map(edition.causes.map((cause) => [cause.id, cause]));
-  return lines.split('\n').flatMap((text, at): ToldCall[] => {
-    if (text.trim() === '') return [];
+  return lines.flatMap(({ file, line, text }): ToldCall[] => {
     const call = toldCall.safeParse(parsed(text));
     if (!call.success) {
-      complaints.push({ file, line: at + 1, level: 'error', text: `no practice call: ${call.error.issues[0]!.message}` });
+      complaints.push({ file, line, level: 'error', text: `no practice call: ${call.error.issues[0]!.message}` });
       return [];
     }
     const { opening, host, facts, cause, also } = call.data;
@@ -77,10 +77,10 @@ function callsIn(file: string, lines: string, edition: Edition, complaints: Comp
 const weightOf = (calls: number): number => Math.floor(Math.log2(calls));
 
 /** What decides what calls teach: the calls, the names and hosts of causes and what is heard of them, the plants, and how words are spelt. */
-function taughtBy(lines: string, { causes, plants, lexicon }: Edition): string {
+function taughtBy(lines: readonly CallLine[], { causes, plants, lexicon }: Edition): string {
   const named = causes.map(({ id, name, latin, also, hosts, kind, commonness, heard }) => [id, name, latin, also, hosts, kind, commonness, heard]);
   return createHash('sha256')
-    .update(lines)
+    .update(lines.map(({ text }) => text).join('\n'))
     .update(JSON.stringify([named, plants, lexicon]))
     .digest('hex');
 }
@@ -95,45 +95,45 @@ interface Taught {
 let last: Taught | null = null;
 
 const keptTold = z.object({ by: z.string(), told: z.record(z.string(), z.string()) });
-/** Where what the calls of a file teach is kept beside the edition made of it. */
-const keptBeside = (file: string): string => join(dirname(file), '../dist/told.json');
+/** Where what the calls of a folder teach is kept beside the edition made of it. */
+const keptBeside = (calls: string): string => join(calls, '../../dist/told.json');
 
-function kept(file: string): Taught | null {
-  const path = keptBeside(file);
+function kept(calls: string): Taught | null {
+  const path = keptBeside(calls);
   const read = existsSync(path) ? keptTold.safeParse(parsed(readFileSync(path, 'utf8'))) : null;
   return read?.success ? { by: read.data.by, told: new Map(Object.entries(read.data.told)), complaints: [] } : null;
 }
 
-/** Keeps what the calls of a file taught, so that the first entry a desk changes need not wait for it either. Nothing is kept of calls with complaints. */
-export function keepTold(file: string): void {
-  if (last?.complaints.length === 0) writeFileSync(keptBeside(file), JSON.stringify({ by: last.by, told: Object.fromEntries(last.told) }));
+/** Keeps what the calls of a folder taught, so that the first entry a desk changes need not wait for it either. Nothing is kept of calls with complaints. */
+export function keepTold(calls: string): void {
+  if (last?.complaints.length === 0) writeFileSync(keptBeside(calls), JSON.stringify({ by: last.by, told: Object.fromEntries(last.told) }));
 }
 
 /**
  * Words callers used on more than one practice call, by cause: those its `heard` does not have, as often as they count, with spaces between. They teach
  * how a cause is put (core/src/language/likeness.ts); a call that may mean several causes teaches one of them.
- * @param file one practice call a line; a folder of knowledge need not have any
+ * @param calls the folder of practice calls (calls.ts)
  */
-export function toldByCause(file: string, edition: Edition, complaints: Complaint[]): ReadonlyMap<string, string> {
-  if (!existsSync(file)) return new Map();
-  const lines = readFileSync(file, 'utf8');
+export function toldByCause(calls: string, edition: Edition, complaints: Complaint[]): ReadonlyMap<string, string> {
+  const lines = callLines(calls);
+  if (lines.length === 0) return new Map();
   const by = taughtBy(lines, edition);
-  last ??= kept(file);
+  last ??= kept(calls);
   if (last?.by !== by) {
     const own: Complaint[] = [];
-    last = { by, told: taught(file, lines, edition, own), complaints: own };
+    last = { by, told: taught(lines, edition, own), complaints: own };
   }
   complaints.push(...last.complaints);
   return last.told;
 }
 
-function taught(file: string, lines: string, edition: Edition, complaints: Complaint[]): Map<string, string> {
+function taught(lines: readonly CallLine[], edition: Edition, complaints: Complaint[]): Map<string, string> {
   const { irregular } = edition.lexicon;
   const isCompared = comparedBy(edition.lexicon);
   const stemsOf = (text: string) => new Set(tokenise(text, irregular).map(({ stem }) => stem));
   const heard = new Map(edition.causes.map((cause) => [cause.id, stemsOf(cause.heard ?? '')]));
   const told = new Map<string, Map<string, { word: string; calls: number }>>();
-  for (const { words, cause: id } of callsIn(file, lines, edition, complaints)) {
+  for (const { words, cause: id } of callsOf(lines, edition, complaints)) {
     const bag = told.get(id) ?? new Map<string, { word: string; calls: number }>();
     told.set(id, bag);
     const inCall = new Set<string>();
