@@ -16,6 +16,7 @@ describe('what is taken for granted', () => {
     ['there is not one leaf without holes', ['holes=some']],
     ['hardly a leaf without holes', ['holes=some']],
     ['I did not notice the holes until today', ['holes=some']],
+    ['I did not notice the holes, until today', ['holes=some']],
     ['is it not strange that it has holes?', ['holes=some']],
     ["don't you think that is powder?", ['coating=white']],
     ['is it normal that there is powder on the leaf?', ['coating=white']],
@@ -29,6 +30,7 @@ describe('what is taken for granted', () => {
     ['I have not seen holes so far', ['holes=none']],
     ['I do not understand of any frost', ['frost=no']],
     ['without any powder', ['coating=none']],
+    ['no holes, it gets sun until noon', ['holes=none']],
     ['the fence keeps powder off', ['coating=none']],
   ])('is still denied: %s', (text, told) => expect(pairs(text)).toEqual(told));
 

@@ -60,12 +60,16 @@ export const deniesLack = (tokens: readonly Token[], at: number): boolean => tok
 const isAmiss = (tokens: readonly Token[], at: number): boolean =>
   tokens[at - 1]?.word === 'should' && (tokens[at - 2]?.word === 'there' || LOOKS.has(tokens[at + 1]?.word ?? ''));
 
+/** "Not until noon", "…, until today"; in "it has no flowers, it gets sun until noon" another thing lasts. */
+const deniedUntil = (rest: readonly Token[]): boolean =>
+  rest.some(({ word, breath }, i) => UNTIL.has(word) && (breath === rest[0]!.breath || breath !== rest[i - 1]!.breath));
+
 /** "Did not notice the holes until today", "does not wilt until noon", "not one leaf without holes", "never seen such holes": there, though a "not" stands before. */
 export function deniesNothing(tokens: readonly Token[], at: number, deniedBy: number): boolean {
   const rest = restOf(tokens, at);
   if (tokens[deniedBy + 1]?.word === 'that' && deniedBy >= 0) return true; // "it is not that they do not fruit"
   if (rest[0]!.word === 'without') return deniedBy >= 0 || tokens.slice(Math.max(0, at - NEAR), at).some(({ word }) => HARDLY.has(word));
-  return rest.some(({ word }) => UNTIL.has(word)) || neverSuch(rest) || isAmiss(tokens, at) || asksAssent(tokens, at);
+  return deniedUntil(rest) || neverSuch(rest) || isAmiss(tokens, at) || asksAssent(tokens, at);
 }
 
 /** Words behind a denial that comes last: "insects I could not find", "webs not there". */
