@@ -36,6 +36,7 @@ const edition: Edition = {
     finding('fruit-holes', 'fruit', 'symptom', '{fruit} hole|holes'),
     finding('leaf-fur', 'leaf', 'sign', 'grey fur'),
     finding('fruit-fur', 'fruit', 'symptom', 'grey fur {fruit}'),
+    finding('leaf-wool', 'leaf', 'sign', 'wool {fruit}'),
   ],
   causes: [],
   lexicon: {
@@ -52,6 +53,8 @@ describe('the organ spoken of', () => {
     expect(pairs('the leaves are full of holes')).toEqual(['leaf-holes=some']);
     expect(pairs('the fruits are full of holes')).toEqual(['fruit-holes=some']);
   });
+  it('leaves a sign where only the part it sits on says something else as well', () =>
+    expect(pairs('holes in the fruit, wool on it')).toEqual(['fruit-holes=some', 'leaf-wool=some']));
   it('does not take a symptom from the part its own words name', () => {
     expect(pairs('the fruits are like cabbages')).toEqual([]);
     expect(pairs('the fruits are spoons')).toEqual(['leaf-cups=some']);

@@ -26,11 +26,13 @@ export class Organs {
   private readonly words: ReadonlySet<string>;
   /** The ends of any part, a leaf's or a shoot's, and the veins that only a leaf has: they say themselves of what they are. */
   private readonly pieces: ReadonlySet<string>;
+  private readonly denials: ReadonlySet<string>;
   /** Behind "these" they make a pronoun of it. */
   private readonly verbs: ReadonlySet<string>;
 
   constructor(private readonly lexicon: Lexicon) {
     this.words = new Set(Object.values(lexicon.organs).flat());
+    this.denials = new Set(lexicon.negators.flatMap((negator) => negator.split(' ')));
     this.verbs = new Set([...(lexicon.classes['is'] ?? []), ...(lexicon.classes['turned'] ?? []), 'have', 'had', 'do', 'did']);
     this.pieces = new Set([...(lexicon.classes['tip'] ?? []), ...(lexicon.classes['vein'] ?? []).flatMap((word) => [word, `${word}s`])]);
   }
@@ -92,9 +94,14 @@ export class Organs {
   fitting(tokens: readonly Token[], named: NamedWords, all: readonly Match[]): (match: Match) => boolean {
     const spokenOf = this.byClause(tokens, named);
     const spokenAround = ({ at }: Match): ReadonlySet<Organ> => spokenOf[tokens[at[0]!]!.clause] ?? new Set();
-    /** True where the same words say it of the organ spoken of: grey fur on the peaches is none on the leaf. */
-    const isSaidOfAnother = (match: Match): boolean =>
-      all.some(({ value, at }) => value.kind === 'finding' && spokenAround(match).has(value.finding.organ) && at.some((i) => match.at.includes(i)));
+    /** True where the same words say it of the organ spoken of: grey fur on the peaches is none on the leaf. A "hardly" says nothing of anything, nor does the part a sign is on; which part it is makes a pattern. */
+    const isSaidOfAnother = (match: Match): boolean => {
+      const isPattern = match.value.kind === 'finding' && match.value.finding.kind === 'pattern';
+      const telling = match.at.filter((i) => (isPattern || !this.isPart(tokens[i]!)) && !this.denials.has(tokens[i]!.word));
+      return all.some(
+        ({ value, at }) => value.kind === 'finding' && spokenAround(match).has(value.finding.organ) && at.some((i) => telling.includes(i)),
+      );
+    };
     /** True when the clause speaks of an organ, but too far from these words to be theirs: "it wilted, and there is sawdust at the stem". */
     const isFar = ({ at }: Match): boolean => {
       const { clause } = tokens[at[0]!]!;
