@@ -13,6 +13,7 @@ export const circumstancesBody = z
     culprit: z.enum(['present', 'not-found', 'gone']).nullable(),
     damage: z.enum(['going-on', 'stopped']).nullable(),
     plantIs: z.enum(['strong', 'weak']).nullable(),
+    young: maybe,
     recurs: z.enum(['first-time', 'every-year']).nullable(),
     atStake: z.enum(['looks', 'crop', 'life']).nullable(),
     seasonLeft: z.enum(['most', 'little']).nullable(),

@@ -82,6 +82,7 @@ function toOption(
     ...(actives.length > 0 ? { actives } : {}),
     ...(leastToxic ? { leastToxic: true as const } : {}),
     ...((row['under-glass'] ?? base?.['under-glass']) ? { underGlass: true as const } : {}),
+    ...(row.young ? { young: true as const } : {}),
     ...provenanceOf({ ...base, ...row }, cause.mark),
   };
 }

@@ -172,6 +172,7 @@ const optionFields = {
   /** Said outright where no active of actives.yaml says it. */
   'least-toxic': z.literal(true).optional(),
   'under-glass': z.literal(true).optional(),
+  young: z.literal(true).optional(),
   ...provenance,
 };
 /** A treatment many causes share, named once. */

@@ -189,6 +189,8 @@ export interface TreatmentOption extends Provenance {
   hosts?: HostSelector[];
   /** Its creatures stay and live only under glass, and there it goes before what is preferred elsewhere. */
   underGlass?: true;
+  /** What a young or newly planted tree or shrub is answered with, which cannot carry what a grown one does. */
+  young?: true;
   /** Id of the disputed question this option takes a side in. */
   school?: string;
   /** Active ingredients by ISO common name with their mode-of-action group. */

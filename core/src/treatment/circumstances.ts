@@ -15,6 +15,8 @@ export interface Circumstances {
   culprit: 'present' | 'not-found' | 'gone' | null;
   damage: 'going-on' | 'stopped' | null;
   plantIs: 'strong' | 'weak' | null;
+  /** A tree or shrub planted no more than some three years ago. */
+  young: boolean | null;
   recurs: 'first-time' | 'every-year' | null;
   /** What is at stake: looks, the crop, or the plant's life. */
   atStake: 'looks' | 'crop' | 'life' | null;
@@ -44,6 +46,7 @@ export const NOTHING_KNOWN: Circumstances = {
   culprit: null,
   damage: null,
   plantIs: null,
+  young: null,
   recurs: null,
   atStake: null,
   seasonLeft: null,
@@ -75,6 +78,8 @@ const EATEN = new Set([
   'herbaceous-fruit',
   'fruit',
 ]);
+/** Groups of plants that take years to establish. */
+const WOODY = new Set(['tree', 'shrub', 'hedge', 'fruit-tree', 'conifer', 'climber', 'citrus', 'soft-fruit']);
 /** Culprits one can find alive on or at the plant. */
 export const CREATURES: ReadonlySet<CauseKind> = new Set<CauseKind>(['insect', 'mite', 'mollusc']);
 
@@ -96,6 +101,8 @@ export function circumstancesRead(readings: readonly Reading[], plant: Plant | n
   if (vigour === 'declining') read.plantIs = 'weak';
   if (onset === 'every-year') read.recurs = 'every-year';
   if (grown !== null && grown !== 'indoors') read.underGlass = grown === 'under-glass';
+  const age = answered(readings, 'plant-age');
+  if (age !== null && plant?.groups.some((group) => WOODY.has(group))) read.young = age !== 'longer';
   if (plant) read.edible = plant.groups.some((group) => EATEN.has(group));
   return read;
 }

@@ -49,6 +49,12 @@ describe('decision', () => {
     const verdicts = verdictsOf(mites, optionStandings(mites, on('2026-04-10')), { ...NOTHING_KNOWN, underGlass: false });
     expect(verdicts.find((v) => v.option.id === 'predators')?.against).toEqual(['out of doors what is released does not stay']);
   });
+  it('answers a young plant with what it cannot carry, and a grown one as ever', () => {
+    const grubs: Cause = { ...cause, options: [option('nothing', 'leave', { preferred: true }), option('pick', 'physical', { young: true })] };
+    const at = (young: boolean | null) => decideOn(grubs, '2026-04-10', 0.9, { ...NOTHING_KNOWN, young });
+    expect(at(true)).toMatchObject({ act: 'physical', option: 'pick', why: 'A young plant cannot carry what a grown one does: pick.' });
+    expect([at(false).act, at(null).act]).toEqual(['leave', 'leave']);
+  });
   it('says too early before the window', () => expect(decideOn(cause, '2026-02-10').why).toContain('Too early'));
   it('leaves alone when nothing gentle is left', () =>
     expect(decideOn({ ...cause, options: cause.options.filter((o) => o.id !== 'pick') }, '2026-06-10')).toMatchObject({

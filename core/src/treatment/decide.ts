@@ -89,6 +89,8 @@ function surest(verdicts: readonly Verdict[]): Verdict | undefined {
   return now.find(({ option }) => option.effect === 'good') ?? now.find(({ option }) => option.effect === 'fair');
 }
 
+const CARRIES_LESS = 'A young plant cannot carry what a grown one does';
+
 function chosen(cause: Cause, { option }: OptionStanding, extra = ''): Advice {
   return { act: option.act, why: worthOf(cause, option) + extra, option: option.id, noteFor: null };
 }
@@ -103,6 +105,8 @@ function adviceFor(cause: Cause, verdicts: readonly Verdict[], known: Circumstan
   }
   const late = verdicts.find(isTimeToLeave);
   if (late) return { act: 'leave', why: late.option.how, option: late.option.id, noteFor: null };
+  const young = known.young && !atHome ? verdicts.find((verdict) => verdict.option.young && canBeDoneNow(verdict)) : undefined;
+  if (young) return { act: young.option.act, why: `${CARRIES_LESS}: ${asSaid(young.option.title)}.`, option: young.option.id, noteFor: null };
   if (!preferred || preferred.option.act === 'leave') return leaveAlone(cause, verdicts, preferred?.option);
   if (canBeDoneNow(preferred)) return chosen(cause, preferred);
   const date = isPossible(preferred) ? noteDate(preferred) : null;

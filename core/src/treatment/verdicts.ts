@@ -87,6 +87,7 @@ export function reasonsInWords(known: Circumstances): string[] {
     known.damage === 'stopped' && 'the damage has stopped',
     known.plantIs === 'strong' && 'the plant is strong',
     known.plantIs === 'weak' && 'the plant is weak',
+    known.young === true && 'it is young',
     known.recurs === 'every-year' && 'it comes every year',
     known.recurs === 'first-time' && 'it is the first time',
     known.atStake === 'looks' && 'only its looks are at stake',

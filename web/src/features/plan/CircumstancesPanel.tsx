@@ -140,6 +140,7 @@ export function CircumstancesPanel({ set, standing, cause, today, onChange }: Pr
       />
       {(
         [
+          ['young', 'Young plant'],
           ['edible', 'Eaten'],
           ['inBloom', 'In flower'],
           ['nearWater', 'Water, slope'],

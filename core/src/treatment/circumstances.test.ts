@@ -1,0 +1,27 @@
+import { describe, expect, it } from '@jest/globals';
+import type { Plant } from '../edition/edition.ts';
+import { smallEdition } from '../testing/smallEdition.ts';
+import { circumstancesRead } from './circumstances.ts';
+
+const plant = (...groups: string[]): Plant => ({ ...smallEdition.plants[0]!, groups });
+const told = (finding: string, answer: string) => [{ finding, answer, channel: 'caller' as const }];
+
+describe('what the readings say of the circumstances', () => {
+  it.each([
+    ['this-year', true],
+    ['one-to-three', true],
+    ['longer', false],
+  ])('a tree planted %s is young: %p', (answer, young) =>
+    expect(circumstancesRead(told('plant-age', answer), plant('tree'), null).young).toBe(young),
+  );
+  it('no bed plant is young in this sense, and no tree of unknown age', () => {
+    expect(circumstancesRead(told('plant-age', 'this-year'), plant('vegetable'), null).young).toBeUndefined();
+    expect(circumstancesRead(told('plant-age', 'not:longer'), plant('tree'), null).young).toBeUndefined();
+  });
+  it('vigour, return and the plant’s card say the rest', () =>
+    expect(circumstancesRead([...told('vigour', 'declining'), ...told('onset', 'every-year')], plant('vegetable'), null)).toEqual({
+      plantIs: 'weak',
+      recurs: 'every-year',
+      edible: true,
+    }));
+});
