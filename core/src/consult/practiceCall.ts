@@ -136,7 +136,7 @@ export class PracticeDesk {
           take((readings) => readings.some((reading) => isComplaint(reading, this.findings.get(reading.finding)))) ??
           (openly === 'else' ? take((readings) => readings.some(({ finding }) => this.findings.has(finding))) : null),
       },
-      this.mostQuestions,
+      opening.onlyCare ? 0 : this.mostQuestions, // nothing ails: the plant's card answers
     );
     const end = this.consultant.consult({ ...talk.input, readings: [...talk.input.readings, ...[...left.values()].flat()] });
     const care = careAnswers(this.edition, plant, opening.care);

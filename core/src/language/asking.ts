@@ -40,6 +40,7 @@ const opensBreath = (tokens: readonly Token[], i: number): boolean =>
 function openingEnd(tokens: readonly Token[], i: number, goesOn: boolean): number {
   const [here, next, after] = [word(tokens, i), word(tokens, i + 1), word(tokens, i + 2)];
   const { clause } = tokens[i]!;
+  if (word(tokens, i - 1) === 'matter' || (here === 'how' && next === 'come')) return -1; // "no matter how", "how come"
   if (here === 'how' && MEASURES.has(next)) return i + 2;
   if (WH.has(here) && next === 'to') return i + 2;
   if ((here === 'how' || here === 'what') && next === 'about') return i + 2;
@@ -145,9 +146,23 @@ export function asksToDo(tokens: readonly Token[], { from, to }: Asking): boolea
 
 /** Words by which trouble is told, whatever it is. */
 const TROUBLE =
-  /^(dying|die|died|dead|brown\w*|yellow\w*|black|grey|rot\w*|mould\w*|wilt\w*|sick|burn\w*|hole|holes|spot\w*|spots|white|worm\w*|maggot\w*|eat\w*|eaten|chew\w*|thin|collapsed|toppled|nothing|something|somebody|stripes|strips|sulks|flies|tunnel\w*|scrapes|hanging|fell|falling|gone|went|lumpy)$/;
+  /^(dying|die|died|dead|brown\w*|yellow\w*|black|grey|rot\w*|mould\w*|wilt\w*|sick|burn\w*|hole|holes|spot\w*|spots|white|worm\w*|maggot\w*|eat\w*|eaten|chew\w*|thin|collapsed|toppled|nothing|something|somebody|stripes|strips|sulks|flies|tunnel\w*|scrapes|hanging|fell|falling|gone|went|lumpy|froze|frozen)$/;
+/** "Dead heads", "somebody told me", "the white one", "it has yellow flowers": words of trouble that tell of none. */
+const NO_TROUBLE = [
+  /^dead (head|heads|heading)$/,
+  /^(somebody|something) (i )?(said|says|told|tells|read|heard)$/,
+  /^(brown|yellow|black|grey|white)( \w+)? (one|ones|sort|kind|variety|flowers|flowering|flowered)$/,
+];
+/** Words of the longest of them. */
+const LONGEST_OF_NONE = 3;
+
+function isNoTrouble(tokens: readonly Pick<Token, 'word'>[], at: number): boolean {
+  const words = tokens.slice(at, at + LONGEST_OF_NONE).map((token) => token.word);
+  return words.some((_, end) => NO_TROUBLE.some((idiom) => idiom.test(words.slice(0, end + 1).join(' '))));
+}
+
 /** True for talk that tells of trouble, even where nobody reads what. */
-export const tellsTrouble = (tokens: readonly Token[]): boolean => tokens.some(({ word }) => TROUBLE.test(word));
+export const tellsTrouble = (tokens: readonly Token[]): boolean => tokens.some(({ word }, at) => TROUBLE.test(word) && !isNoTrouble(tokens, at));
 
 /** Words that ask what to think of a thing, not whether it is there: "is it normal that the lower leaves go yellow", "are the white dots harmful". */
 const JUDGED =

@@ -41,6 +41,9 @@ describe('what asks', () => {
     ['the best time for roses', ['best for $']],
     ['when I cut it, sap ran out', []],
     ['why does my rose drop its leaves', []],
+    ['how come it drops its leaves', []],
+    ['it is dry no matter how much I water', []],
+    ["when's best to plant it", ['when best $']],
   ])('"%s" asks in %p', (text, expected) => {
     expect(stretches(text)).toEqual(expected);
   });

@@ -20,7 +20,7 @@ const CONTRACTIONS: [RegExp, string][] = [
   [/\b(?:can't|cannot|cant)\b/g, 'can not'],
   [/\bwon'?t\b/g, 'will not'],
   [/\b(do|does|did|is|are|was|were|has|have|had|could|should|would)n'?t\b/g, '$1 not'],
-  [/\b(it|that|there|she|he|what)'s\b/g, '$1 is'],
+  [/\b(it|that|there|she|he|what|when|where|how)'s\b/g, '$1 is'],
   [/\b(they|we|you)'re\b/g, '$1 are'],
   [/\b(i|they|we|you)'ve\b/g, '$1 have'],
   [/\b(i|you|he|she|we|they|it|there)'ll\b/g, '$1 will'],

@@ -226,6 +226,9 @@ describe('care', () => {
   });
   it('is only guessed at where it is asked without saying what', () =>
     expect(read('can I straighten my bean').care).toEqual([{ topic: 'card', from: 'can i straighten my bean', guessed: true }]));
+  it.each(['when to prune my bean, somebody said in spring', 'my bean has yellow flowers, when to prune'])('is all of it: %s', (text) =>
+    expect(read(text).onlyCare).toBe(true),
+  );
   it('is not all of it where trouble is told that nobody reads', () => expect(read('when to prune my bean, it is dying').onlyCare).toBe(false));
 });
 
