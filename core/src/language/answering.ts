@@ -32,6 +32,10 @@ interface Means {
 const LONGEST_LABEL = 3;
 const isLabel = (ask: string): boolean => ask.trim().split(/\s+/).length <= LONGEST_LABEL;
 
+/** What befalls a plant or surrounds it. */
+const BEFALLS: ReadonlySet<Finding['kind'] | undefined> = new Set<Finding['kind']>(['history', 'site']);
+const ASKS_WHEN = /\b(when|how (long|soon|fast|quick\w*)|since|start\w*|began|beg[iu]n|first|notic\w*|sudden\w*|(each|every) \w+|years?)\b/i;
+
 /** Reads answers in the light of their questions. */
 export class Answering {
   private readonly reading: Means['reading'];
@@ -118,6 +122,14 @@ export class Answering {
     return { ...read, readings: onScale(measured, others, say, channelOf(say)) };
   }
 
+  /** "Was it moved?" – "six weeks ago": the time of what befell the plant is not that of its trouble. */
+  private inItsOwnTime(ask: string, read: Understanding): Understanding {
+    const kindOf = ({ finding }: UnderstoodReading) => this.findings.get(finding)?.kind;
+    const befell = read.readings.some((reading) => BEFALLS.has(kindOf(reading)));
+    if (!befell || ASKS_WHEN.test(ask)) return read;
+    return { ...read, readings: read.readings.filter((reading) => kindOf(reading) !== 'pattern' || !this.scales.isTimed(reading.finding)) };
+  }
+
   /** "Roots?" – "nothing wrong with them": what the knowledge reads of fine roots, and in the words that were said. */
   private readSound(ask: string, say: string, asked: Finding | null): Understanding {
     const read = this.onlyOf(asked, this.readFreely(ask, SOUND, null));
@@ -152,7 +164,7 @@ export class Answering {
   /** Reads an answer; how one of our own questions is put is not how the caller put it. */
   read(ask: string, say: string): Understanding {
     const asked = this.ownAnswers.asked(ask);
-    const read = this.readAnswer(ask, say, asked);
+    const read = this.inItsOwnTime(ask, this.readAnswer(ask, say, asked));
     return asked && read.wording !== '' ? { ...read, wording: this.reading(say, 'caller').wording } : read;
   }
 

@@ -97,8 +97,9 @@ describe('a finding with a scale', () => {
     ['steady', 8],
     ['hardly', 99_999],
   ]);
-  const slow: Finding = { ...pace, answers: pace.answers.map((a) => (a.id === 'weeks' ? { ...a, words: ['months|weeks'] } : a)) };
-  const edition: Edition = { ...smallEdition, findings: [...smallEdition.findings, age, slow, lime, water] };
+  const slow: Finding = { ...pace, kind: 'pattern', answers: pace.answers.map((a) => (a.id === 'weeks' ? { ...a, words: ['months|weeks'] } : a)) };
+  const befallen = smallEdition.findings.map((one): Finding => (one.id === 'frost' ? { ...one, kind: 'history' } : one));
+  const edition: Edition = { ...smallEdition, findings: [...befallen, age, slow, lime, water] };
   const scales = new Scales(edition, ({ word }) => ['have', 'you', 'had', 'this'].includes(word));
   const answered = (ask: string, say: string) => scales.answered(tokenise(ask, {}), say).map(({ finding, answer }) => `${finding}=${answer}`);
   it.each([
@@ -121,10 +122,14 @@ describe('a finding with a scale', () => {
     expect(scales.told('we had it tested: pH 8.1')).toEqual([{ finding: 'lime', answer: 'limy' }]);
     expect(scales.told('8 of them died')).toEqual([]);
   });
+  const read = (ask: string, say: string) =>
+    new Understander(edition).understand([{ ask, say }]).readings.map(({ finding, answer }) => `${finding}=${answer}`);
   it('keeps the time a plant has stood from being how fast its trouble came', () => {
-    const read = (ask: string, say: string) =>
-      new Understander(edition).understand([{ ask, say }]).readings.map(({ finding, answer }) => `${finding}=${answer}`);
     expect(read('How old is it?', 'about two months')).toEqual(['age=new']);
     expect(read('Since when?', 'about two months')).toEqual(['pace=weeks']);
+  });
+  it('keeps the time of what befell a plant from being that of its trouble, where nobody asks for it', () => {
+    expect(read('Was there frost?', 'yes, frost for months')).toEqual(['frost=yes']);
+    expect(read('When did you notice?', 'frost, two months ago')).toEqual(expect.arrayContaining(['frost=yes', 'pace=weeks']));
   });
 });
