@@ -130,6 +130,19 @@ export class Answering {
     return { ...read, readings: read.readings.filter((reading) => kindOf(reading) !== 'pattern' || !this.scales.isTimed(reading.finding)) };
   }
 
+  /** "Old leaves?" – "yellow": what is told behind a label ails the leaves it names. */
+  private onTheNamedPart(ask: string, say: string, read: Understanding): Understanding {
+    const findingOf = ({ finding }: UnderstoodReading) => this.findings.get(finding);
+    const ails = ({ answer }: UnderstoodReading, finding: Finding | undefined) =>
+      finding?.kind === 'symptom' && finding.organ === 'leaf' && answer !== finding.absent && !answer.startsWith('not:');
+    if (!isLabel(ask) || !read.readings.some((reading) => ails(reading, findingOf(reading)))) return read;
+    const which = this.reading(ask, 'caller').readings.filter(
+      (reading) => findingOf(reading)?.kind === 'pattern' && findingOf(reading)?.organ === 'leaf',
+    );
+    const told = which.filter(({ finding }) => !read.readings.some((reading) => reading.finding === finding));
+    return { ...read, readings: [...told.map((reading) => ({ ...reading, from: `${ask} – ${say}` })), ...read.readings] };
+  }
+
   /** "Roots?" – "nothing wrong with them": what the knowledge reads of fine roots, and in the words that were said. */
   private readSound(ask: string, say: string, asked: Finding | null): Understanding {
     const read = this.onlyOf(asked, this.readFreely(ask, SOUND, null));
@@ -164,7 +177,7 @@ export class Answering {
   /** Reads an answer; how one of our own questions is put is not how the caller put it. */
   read(ask: string, say: string): Understanding {
     const asked = this.ownAnswers.asked(ask);
-    const read = this.inItsOwnTime(ask, this.readAnswer(ask, say, asked));
+    const read = this.onTheNamedPart(ask, say, this.inItsOwnTime(ask, this.readAnswer(ask, say, asked)));
     return asked && read.wording !== '' ? { ...read, wording: this.reading(say, 'caller').wording } : read;
   }
 

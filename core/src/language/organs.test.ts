@@ -37,6 +37,7 @@ const edition: Edition = {
     finding('leaf-fur', 'leaf', 'sign', 'grey fur'),
     finding('fruit-fur', 'fruit', 'symptom', 'grey fur {fruit}'),
     finding('leaf-wool', 'leaf', 'sign', 'wool {fruit}'),
+    finding('leaf-age', 'leaf', 'pattern', 'old {leaf}'),
   ],
   causes: [],
   lexicon: {
@@ -47,6 +48,15 @@ const edition: Edition = {
 };
 const reader = new Understander(edition);
 const pairs = (text: string) => reader.understand([text]).readings.map(({ finding: id, answer }) => `${id}=${answer}`);
+
+describe('a label that names which leaves', () => {
+  const behind = (ask: string, say: string) => reader.understand([{ ask, say }]).readings.map(({ finding: id, answer }) => `${id}=${answer}`);
+  it('says so of what is told behind it', () => {
+    expect(behind('Old leaves?', 'full of holes')).toEqual(['leaf-age=some', 'leaf-holes=some']);
+    expect(behind('Old leaves?', 'no holes')).toEqual(['leaf-holes=none']);
+    expect(behind('Do the old leaves look any different?', 'full of holes')).toEqual(['leaf-holes=some']);
+  });
+});
 
 describe('the organ spoken of', () => {
   it('decides what a symptom without one is said of', () => {
