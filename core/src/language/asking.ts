@@ -40,7 +40,7 @@ const opensBreath = (tokens: readonly Token[], i: number): boolean =>
 function openingEnd(tokens: readonly Token[], i: number, goesOn: boolean): number {
   const [here, next, after] = [word(tokens, i), word(tokens, i + 1), word(tokens, i + 2)];
   const { clause } = tokens[i]!;
-  if (word(tokens, i - 1) === 'matter' || (here === 'how' && next === 'come')) return -1; // "no matter how", "how come"
+  if ((word(tokens, i - 2) === 'no' && word(tokens, i - 1) === 'matter') || (here === 'how' && next === 'come')) return -1; // "no matter how", "how come"
   if (here === 'how' && MEASURES.has(next)) return i + 2;
   if (WH.has(here) && next === 'to') return i + 2;
   if ((here === 'how' || here === 'what') && next === 'about') return i + 2;

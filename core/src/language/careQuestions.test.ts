@@ -43,6 +43,7 @@ describe('what asks', () => {
     ['why does my rose drop its leaves', []],
     ['how come it drops its leaves', []],
     ['it is dry no matter how much I water', []],
+    ['never mind the matter, should I prune it', ['should prune $']],
     ["when's best to plant it", ['when best $']],
   ])('"%s" asks in %p', (text, expected) => {
     expect(stretches(text)).toEqual(expected);
