@@ -19,9 +19,17 @@ async function keyToScreen(page: Page): Promise<number[]> {
   const entry = page.getByLabel('What the caller says');
   await entry.pressSequentially('the leaves of my rose are yellow');
   await entry.press('Enter');
+  const dock = page.getByRole('region', { name: 'Ask' });
+  const openly = dock.getByText(/asks for particulars/);
+  await dock.waitFor();
   const times: number[] = [];
   for (let i = 0; i < ANSWERS; i++) {
     await page.waitForTimeout(150);
+    // who is told "not known" often enough is asked openly; particulars can be had all the same
+    if (await openly.isVisible()) {
+      await page.keyboard.press('ArrowDown');
+      await openly.waitFor({ state: 'hidden' });
+    }
     times.push(
       await page.evaluate(
         () =>
@@ -100,6 +108,31 @@ async function megabytes(page: Page): Promise<{ page: number; workers: number }>
   return { page: usedSize / 1e6, workers: answers.reduce((sum, bytes) => sum + bytes, 0) / 1e6 };
 }
 
+/** Milliseconds the desk waited for each answer while its coordinator saved an entry, and how long the saving took. */
+async function askedWhileSaving({ request }: Page, base: string): Promise<{ times: number[]; saving: number }> {
+  const entry = `${base}/api/library/entries/causes/pear-rust`;
+  const { people } = (await (await request.get(`${base}/api/session`)).json()) as { people: { id: string; role: string }[] };
+  await request.put(`${base}/api/session/seat`, { data: { personId: people.find(({ role }) => role === 'coordinator')!.id } });
+  const { text } = (await (await request.get(entry)).json()) as { text: string };
+  const times: number[] = [];
+  const began = performance.now();
+  let saving: number | null = null;
+  const saved = request
+    .put(entry, { data: { text: text.replace(/^worth: .*$/m, 'worth: Our desk leaves it alone.'), note: 'timed' } })
+    .then((answer) => {
+      if (!answer.ok()) throw new Error(`the entry was not saved: ${answer.status()}`);
+      saving = performance.now() - began;
+    });
+  while (saving === null) {
+    const start = performance.now();
+    const answer = await request.get(`${base}/api/cases`);
+    if (!answer.ok()) throw new Error(`the desk was not answered: ${answer.status()}`);
+    times.push(performance.now() - start);
+  }
+  await saved;
+  return { times, saving };
+}
+
 const browser = await chromium.launch(launchOptions);
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const base = process.env['SOUNDING_URL'] ?? '';
@@ -114,4 +147,6 @@ process.stdout.write(`edition over the wire: ${edition.map((bytes) => (bytes / 1
 report(`a new day at a station to its report on the screen, ${DAYS} days`, await dayToScreen(page, base), '100 ms');
 const memory = await megabytes(page);
 process.stdout.write(`memory of the tab: page ${memory.page.toFixed(0)} MB, workers ${memory.workers.toFixed(0)} MB (wanted: under 150 MB)\n`);
+const asked = await askedWhileSaving(page, base);
+report(`the desk's list of cases while its coordinator saves an entry (${(asked.saving / 1000).toFixed(1)} s)`, asked.times, '200 ms');
 await browser.close();

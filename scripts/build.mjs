@@ -7,6 +7,7 @@ const alias = Object.fromEntries(['core', 'knowledge', 'contract'].map((name) =>
 
 const programs = [
   ['server/src/main.ts', 'server/dist/main.js'],
+  ['server/src/library/workshopThread.ts', 'server/dist/workshop.js'],
   ['server/src/standins/weatherMain.ts', 'server/dist/weatherService.js'],
   ['server/src/standins/instrumentsMain.ts', 'server/dist/instruments.js'],
   ['cli/src/main.ts', 'cli/dist/main.js'],

@@ -47,8 +47,10 @@ export function readLibrary(text: string): Library {
   return { plants: rowsOf('plants'), findings: rowsOf('findings'), causes: rowsOf('causes') };
 }
 
+export type Difference = DeskEntry & { what: 'new' | 'changed' };
+
 /** The entries of a library that are new or differ from those of another. */
-export function differing(next: Library, now: Library): (DeskEntry & { what: 'new' | 'changed' })[] {
+export function differing(next: Library, now: Library): Difference[] {
   return ENTRY_KINDS.flatMap((kind) => {
     const known = new Map(now[kind].map((row) => [row.id, JSON.stringify(row)]));
     return next[kind].flatMap((row) => {

@@ -15,6 +15,7 @@ import type { Services } from './http.ts';
 import { InstrumentHub } from './instruments/hub.ts';
 import { unpackEdition, type PackedEdition } from '@sounding/core/edition/packed.ts';
 import { DeskLibrary } from './library/deskLibrary.ts';
+import { workshopHere } from './library/workshop.ts';
 import { PackedEditions } from './library/packedEditions.ts';
 import { listenOnLoopback, type Listening } from './testDesk.ts';
 import { createWeatherService } from './standins/weatherService.ts';
@@ -44,7 +45,7 @@ beforeAll(async () => {
   weather = await listenOnLoopback(createWeatherService(DEMO_STATIONS));
   services = {
     db: connection.db,
-    library: new DeskLibrary(connection.db, knowledgeRoot, edition),
+    library: new DeskLibrary(connection.db, workshopHere(knowledgeRoot), edition),
     works: new Map(),
     inspections: [],
     packed: new PackedEditions(),

@@ -10,6 +10,7 @@ import { fetchDesk } from './weather/fetch.ts';
 import { weatherClient } from './weather/client.ts';
 import { startWeatherJobs } from './weather/jobs.ts';
 import { DeskLibrary } from './library/deskLibrary.ts';
+import { workshopApart } from './library/workshopApart.ts';
 import { PackedEditions } from './library/packedEditions.ts';
 import { tableDeskId } from './db/desk.ts';
 import { keepReading } from './db/instrumentReadings.ts';
@@ -47,10 +48,11 @@ async function main(): Promise<void> {
   const table = process.env['SOUNDING_INSTRUMENTS'] === undefined ? await startStandin(join(root, 'server/dist/instruments.js')) : null;
   const instruments = await listenToTable(db, process.env['SOUNDING_INSTRUMENTS'] ?? table?.address ?? '', now);
   const jobs = await startWeatherJobs(need('DATABASE_URL'), db, client, now, log);
+  const workshop = workshopApart(join(root, 'server/dist/workshop.js'), join(root, 'knowledge/data'));
   const app = createApp(
     {
       db,
-      library: new DeskLibrary(db, join(root, 'knowledge/data'), edition),
+      library: new DeskLibrary(db, workshop, edition),
       works: new Map(Object.entries(knowledge<Record<string, string[]>>('works.json'))),
       inspections: knowledge<Inspection[]>('inspections.json'),
       packed: new PackedEditions(packedAtBuild(root, edition.version)),
@@ -78,7 +80,7 @@ async function main(): Promise<void> {
     service?.stop();
     instruments.stop();
     table?.stop();
-    server.close(() => void Promise.all([jobs.stop({ graceful: false }), connection.pool.end()]).then(() => process.exit(0)));
+    server.close(() => void Promise.all([jobs.stop({ graceful: false }), workshop.close(), connection.pool.end()]).then(() => process.exit(0)));
     server.closeAllConnections();
     setTimeout(() => process.exit(0), 3000).unref();
   };

@@ -11,6 +11,7 @@ import { seedDemo } from './demo/seed.ts';
 import { InstrumentHub } from './instruments/hub.ts';
 import { unpackEdition, type PackedEdition } from '@sounding/core/edition/packed.ts';
 import { DeskLibrary } from './library/deskLibrary.ts';
+import { workshopHere, type Workshop } from './library/workshop.ts';
 import { PackedEditions } from './library/packedEditions.ts';
 
 export interface Listening {
@@ -46,11 +47,14 @@ export interface TestDesk {
   close: () => Promise<void>;
 }
 
+interface Instead {
+  fetchWeather?: (db: Database, deskId: string, until: string) => Promise<void>;
+  /** What compiles libraries, made of what does so otherwise. */
+  workshop?: (usual: Workshop) => Workshop;
+}
+
 /** The demo desk on a real PostgreSQL, in a database of its own; for tests. */
-export async function openTestDesk(
-  name: string,
-  fetchWeather: (db: Database, deskId: string, until: string) => Promise<void> = () => Promise.resolve(),
-): Promise<TestDesk> {
+export async function openTestDesk(name: string, { fetchWeather, workshop = (usual) => usual }: Instead = {}): Promise<TestDesk> {
   const knowledgeRoot = fileURLToPath(new URL('../../knowledge/data', import.meta.url));
   const base = process.env['DATABASE_URL'] ?? '';
   const databaseName = `sounding_${name}_${process.pid}`;
@@ -63,7 +67,7 @@ export async function openTestDesk(
   const instruments = new InstrumentHub([], () => Promise.resolve());
   const services = {
     db: connection.db,
-    library: new DeskLibrary(connection.db, knowledgeRoot, edition),
+    library: new DeskLibrary(connection.db, workshop(workshopHere(knowledgeRoot)), edition),
     works,
     inspections,
     packed: new PackedEditions(),
@@ -71,7 +75,7 @@ export async function openTestDesk(
     secureCookies: false,
     instruments,
     fonts: fileURLToPath(new URL('../../node_modules/source-sans/TTF', import.meta.url)),
-    fetchWeather: (deskId: string, until: string) => fetchWeather(connection.db, deskId, until),
+    fetchWeather: async (deskId: string, until: string) => fetchWeather?.(connection.db, deskId, until),
   };
   const agent = request.agent(createApp(services, pino({ level: 'silent' }), null));
   const session = async () => sessionView.parse((await agent.get('/api/session')).body);

@@ -93,6 +93,11 @@ export async function readSession(db: Queryable, who: Who, edition: string, now:
   };
 }
 
+/** Lets one writer at a time at the books of a desk until the transaction ends. Calls go on: what only names the desk is not kept waiting. */
+export async function oneWriterAt(tx: Queryable, deskId: string): Promise<void> {
+  await tx.select({ id: desks.id }).from(desks).where(eq(desks.id, deskId)).for('no key update');
+}
+
 /** Keeps an edition so that cases answered with it can be replayed; the same version twice is stored once. */
 export async function keepEdition(db: Queryable, deskId: string, edition: Edition): Promise<void> {
   await db.insert(editions).values({ deskId, version: edition.version, body: edition }).onConflictDoNothing();

@@ -3,8 +3,8 @@ import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { RecordHistory } from '@sounding/contract/labels.ts';
 import { ApiError } from '../problems.ts';
 import type { Database, Queryable } from './connect.ts';
-import type { Who } from './desk.ts';
-import { deskRecords, desks, people, type RecordKind } from './schema.ts';
+import { oneWriterAt, type Who } from './desk.ts';
+import { deskRecords, people, type RecordKind } from './schema.ts';
 
 export interface StandingRecord<T> {
   recordId: string;
@@ -66,8 +66,8 @@ export async function writeRecords(
 ): Promise<void> {
   if (writes.length === 0) return;
   await db.transaction(async (tx) => {
-    // one writer at a desk at a time: revisions count up without gaps
-    await tx.select({ id: desks.id }).from(desks).where(eq(desks.id, who.deskId)).for('update');
+    // revisions count up without gaps
+    await oneWriterAt(tx, who.deskId);
     const [row] = await tx
       .select({ newest: sql<number>`coalesce(max(${deskRecords.revision}), 0)`.mapWith(Number) })
       .from(deskRecords)

@@ -2,17 +2,16 @@ import { createHash, randomUUID } from 'node:crypto';
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { EntryView } from '@sounding/contract/api.ts';
 import type { Edition, LossTable, Outcome } from '@sounding/core/edition/edition.ts';
-import { compile, type Compiled } from '@sounding/knowledge/compile.ts';
 import type { DeskEntry, EntryKind } from '@sounding/knowledge/desk.ts';
-import { entryText, writtenLibrary, type Library } from '@sounding/knowledge/entries.ts';
-import { lint } from '@sounding/knowledge/lint.ts';
+import type { Difference } from '@sounding/knowledge/entries.ts';
 import type { Complaint } from '@sounding/knowledge/read.ts';
 import type { Database, Queryable } from '../db/connect.ts';
-import { keepEdition, type Who } from '../db/desk.ts';
+import { keepEdition, oneWriterAt, type Who } from '../db/desk.ts';
 import { standingRecord } from '../db/deskRecords.ts';
 import { standingLearning } from '../db/outcomes.ts';
-import { desks, libraryEntries, people } from '../db/schema.ts';
+import { libraryEntries, people } from '../db/schema.ts';
 import { ApiError } from '../problems.ts';
+import type { Tried, Workshop } from './workshop.ts';
 
 interface Standing {
   revision: number;
@@ -62,16 +61,16 @@ function withLearning(edition: Edition, learned: { asOf: string; outcomes: Outco
 /** The library as each desk has it: the shipped edition with the desk's own entries over it, compiled once a revision. */
 export class DeskLibrary {
   private readonly standing = new Map<string, Standing>();
-  /** What was compiled to be written last, by desk: it need not be compiled again to stand. */
-  private readonly justWritten = new Map<string, { revision: number; edition: Edition }>();
+  /** What was compiled last or is being compiled, by desk: everybody who asks for it waits for the one compilation. */
+  private readonly compiled = new Map<string, { revision: number; edition: Promise<Edition> }>();
 
   /**
-   * @param root folder of the shipped knowledge
-   * @param shipped its edition, used as it is by desks that have written nothing
+   * @param workshop where libraries are compiled
+   * @param shipped the shipped edition, used as it is by desks that have written nothing
    */
   constructor(
     private readonly db: Database,
-    private readonly root: string,
+    private readonly workshop: Workshop,
     readonly shipped: Edition,
   ) {}
 
@@ -92,29 +91,38 @@ export class DeskLibrary {
     };
   }
 
-  private async of(deskId: string): Promise<Standing> {
-    const [row] = await this.db
+  /** Number of the last thing written at a desk. */
+  private async newestOf(db: Queryable, deskId: string): Promise<number> {
+    const [row] = await db
       .select({ revision: sql<number>`coalesce(max(${libraryEntries.revision}), 0)`.mapWith(Number) })
       .from(libraryEntries)
       .where(eq(libraryEntries.deskId, deskId));
-    const revision = row?.revision ?? 0;
+    return row?.revision ?? 0;
+  }
+
+  private async of(deskId: string): Promise<Standing> {
     const known = this.standing.get(deskId);
+    const newest = await this.newestOf(this.db, deskId);
     const learned = await standingLearning(this.db, deskId);
     const learning = learned?.id ?? null;
     const settings = await settingsOf(this.db, deskId);
-    if (known?.revision === revision && known.learning === learning && known.settings === settings.revision) return known;
-    const { entries } = await this.entriesOf(this.db, deskId);
+    if (known?.revision === newest && known.learning === learning && known.settings === settings.revision) return known;
+    const { revision, entries } = await this.entriesOf(this.db, deskId);
     const unlearned =
-      known?.revision === revision ? known.unlearned : entries.length === 0 ? this.shipped : this.compiledAt(deskId, revision, entries);
+      known?.revision === revision ? known.unlearned : entries.length === 0 ? this.shipped : await this.compiledAt(deskId, revision, entries);
     const edition = withLearning(withSettings(unlearned, settings), learned);
     const standing = { revision, learning, settings: settings.revision, entries, unlearned, edition };
     this.standing.set(deskId, standing);
     return standing;
   }
 
-  private compiledAt(deskId: string, revision: number, entries: readonly DeskEntry[]): Edition {
-    const written = this.justWritten.get(deskId);
-    return written?.revision === revision ? written.edition : compile(this.root, entries).edition;
+  private compiledAt(deskId: string, revision: number, entries: readonly DeskEntry[]): Promise<Edition> {
+    const known = this.compiled.get(deskId);
+    if (known?.revision === revision) return known.edition;
+    const edition = this.workshop.compile(entries);
+    this.compiled.set(deskId, { revision, edition });
+    edition.catch(() => this.compiled.delete(deskId));
+    return edition;
   }
 
   async edition(deskId: string): Promise<Edition> {
@@ -131,16 +139,25 @@ export class DeskLibrary {
     await keepEdition(this.db, deskId, await this.edition(deskId));
   }
 
-  /** The whole library of a desk as it is written. */
-  async written(deskId: string): Promise<Library> {
-    return writtenLibrary(this.root, (await this.of(deskId)).entries);
+  /** The whole library of a desk as a file. */
+  async text(deskId: string, format: 'yaml' | 'json'): Promise<string> {
+    return this.workshop.text({ entries: (await this.of(deskId)).entries, format });
+  }
+
+  /** What a library file has that this desk's library has not, or has otherwise. @throws ApiError invalid-request when it cannot be read */
+  async differing(deskId: string, file: string): Promise<Difference[]> {
+    const { entries } = await this.of(deskId);
+    return this.workshop.differing({ file, entries }).catch((error: unknown) => {
+      const why = error instanceof Error ? (error.message.split('\n')[0] ?? '') : String(error);
+      throw new ApiError('invalid-request', `The library cannot be read: ${why}`);
+    });
   }
 
   /** One entry with everything that was ever written of it here, newest first. @throws ApiError not-found */
   async entry(deskId: string, kind: EntryKind, id: string): Promise<EntryView> {
     const { entries } = await this.of(deskId);
     const own = entries.find((entry) => entry.kind === kind && entry.id === id);
-    const shipped = own ? undefined : writtenLibrary(this.root)[kind].find((row) => row.id === id);
+    const shipped = own ? null : await this.workshop.shippedEntry({ kind, id });
     const rows = await this.db
       .select({
         revision: libraryEntries.revision,
@@ -153,21 +170,14 @@ export class DeskLibrary {
       .innerJoin(people, eq(people.id, libraryEntries.byPerson))
       .where(and(eq(libraryEntries.deskId, deskId), eq(libraryEntries.kind, kind), eq(libraryEntries.entryId, id)))
       .orderBy(desc(libraryEntries.revision));
-    if (!own && !shipped && rows.length === 0) throw new ApiError('not-found', `The library has no entry "${id}" among its ${kind}.`);
+    if (!own && shipped === null && rows.length === 0) throw new ApiError('not-found', `The library has no entry "${id}" among its ${kind}.`);
     return {
       kind,
       id,
-      text: own?.text ?? (shipped ? entryText(shipped) : ''),
+      text: own?.text ?? shipped ?? '',
       from: own ? 'desk' : 'shipped',
       history: rows.map(({ revision, at, by, note, body }) => ({ revision, at: at.toISOString(), by, note, back: body === '' })),
     };
-  }
-
-  /** What the compiler and the lint say to a set of entries, and the edition it would be. */
-  private tried(entries: readonly DeskEntry[], changed: readonly DeskEntry[]): { compiled: Compiled; complaints: Complaint[] } {
-    const compiled = compile(this.root, entries);
-    const complaints = [...compiled.complaints, ...lint(compiled, new Set(changed.filter((c) => c.kind === 'causes').map((c) => c.id)))];
-    return { compiled, complaints };
   }
 
   private overlaid(entries: readonly DeskEntry[], next: readonly DeskEntry[]): DeskEntry[] {
@@ -175,11 +185,17 @@ export class DeskLibrary {
     return [...kept, ...next.filter((n) => n.text !== '')];
   }
 
+  /** What entries come to when others are written over them. */
+  private tried(entries: readonly DeskEntry[], next: readonly DeskEntry[]): Promise<Tried> {
+    const causes = next.filter(({ kind }) => kind === 'causes').map(({ id }) => id);
+    return this.workshop.tryOut({ entries: this.overlaid(entries, next), causes });
+  }
+
   /** What writing these entries would come to, without writing them. */
   async tryOut(deskId: string, next: readonly DeskEntry[]): Promise<Change> {
     const { entries } = await this.of(deskId);
-    const { compiled, complaints } = this.tried(this.overlaid(entries, next), next);
-    return { edition: compiled.edition.version, complaints };
+    const { edition, complaints } = await this.tried(entries, next);
+    return { edition: edition.version, complaints };
   }
 
   /**
@@ -187,39 +203,50 @@ export class DeskLibrary {
    * @throws ApiError invalid-request with the lint's words, line by line
    */
   async write(who: Who, next: readonly DeskEntry[], note: string, at: Date): Promise<Change> {
+    const { revision, tried } = await this.laidDown(who, next, note, at);
+    this.compiled.set(who.deskId, { revision, edition: Promise.resolve(tried.edition) });
+    this.standing.delete(who.deskId);
+    await this.renew(who.deskId);
+    return { complaints: tried.complaints, edition: (await this.edition(who.deskId)).version };
+  }
+
+  /**
+   * Tries entries over what stands and writes them. The trying takes seconds and holds no lock, for calls are taken meanwhile; when somebody
+   * else has written by then, it is tried again over theirs: the lint must see what is written beside it.
+   */
+  private async laidDown(who: Who, next: readonly DeskEntry[], note: string, at: Date): Promise<{ revision: number; tried: Tried }> {
     const { deskId, personId } = who;
-    const change = await this.db.transaction(async (tx) => {
-      // one writer at a desk at a time: the lint must see what is written beside it
-      await tx.select({ id: desks.id }).from(desks).where(eq(desks.id, deskId)).for('update');
-      const { revision, entries } = await this.entriesOf(tx, deskId);
-      const { compiled, complaints } = this.tried(this.overlaid(entries, next), next);
-      const errors = complaints.filter((complaint) => complaint.level === 'error');
+    for (;;) {
+      const { revision, entries } = await this.entriesOf(this.db, deskId);
+      const tried = await this.tried(entries, next);
+      const errors = tried.complaints.filter((complaint) => complaint.level === 'error');
       if (errors.length > 0)
         throw new ApiError(
           'invalid-request',
           'The lint does not let this pass; nothing was written.',
           errors.map(({ file, line, text }) => ({ pointer: `${file}:${line}`, detail: text })),
         );
-      await tx.insert(libraryEntries).values(
-        next.map(({ kind, id, text }, i) => ({
-          id: randomUUID(),
-          deskId,
-          kind,
-          entryId: id,
-          body: text,
-          note,
-          byPerson: personId,
-          revision: revision + 1 + i,
-          writtenAt: at,
-        })),
-      );
-      await keepEdition(tx, deskId, compiled.edition);
-      return { revision: revision + next.length, edition: compiled.edition, complaints };
-    });
-    this.justWritten.set(deskId, { revision: change.revision, edition: change.edition });
-    this.standing.delete(deskId);
-    await this.renew(deskId);
-    return { complaints: change.complaints, edition: (await this.edition(deskId)).version };
+      const isWritten = await this.db.transaction(async (tx) => {
+        await oneWriterAt(tx, deskId);
+        if ((await this.newestOf(tx, deskId)) !== revision) return false;
+        await tx.insert(libraryEntries).values(
+          next.map(({ kind, id, text }, i) => ({
+            id: randomUUID(),
+            deskId,
+            kind,
+            entryId: id,
+            body: text,
+            note,
+            byPerson: personId,
+            revision: revision + 1 + i,
+            writtenAt: at,
+          })),
+        );
+        await keepEdition(tx, deskId, tried.edition);
+        return true;
+      });
+      if (isWritten) return { revision: revision + next.length, tried };
+    }
   }
 
   /** Takes back the last thing written of an entry: what stood before it stands again. @throws ApiError conflict when nothing was written */

@@ -1,6 +1,5 @@
 import { Router, type Response } from 'express';
 import { entryBody, entryParams, importBody } from '@sounding/contract/api.ts';
-import { differing, libraryText, readLibrary, type Library } from '@sounding/knowledge/entries.ts';
 import { requireCoordinator, whoOf, type Services } from '../http.ts';
 import { ApiError } from '../problems.ts';
 
@@ -33,7 +32,7 @@ export function libraryRoutes({ db, library, works, inspections, now }: Services
   router.get('/library/export.:format', async (req, res) => {
     const format = req.params['format'];
     if (format !== 'yaml' && format !== 'json') throw new ApiError('not-found', 'The library can be had as yaml or json.');
-    const text = libraryText(await library.written(whoOf(res).deskId), format);
+    const text = await library.text(whoOf(res).deskId, format);
     res
       .type(format === 'json' ? 'application/json' : 'application/yaml')
       .set('Content-Disposition', `attachment; filename="library.${format}"`)
@@ -42,17 +41,8 @@ export function libraryRoutes({ db, library, works, inspections, now }: Services
   router.post('/library/import', async (req, res) => {
     const { text, apply } = importBody.parse(req.body);
     await coordinatorOnly(res);
-    let brought: Library;
-    try {
-      brought = readLibrary(text);
-    } catch (error) {
-      throw new ApiError(
-        'invalid-request',
-        `The library cannot be read: ${error instanceof Error ? (error.message.split('\n')[0] ?? '') : String(error)}`,
-      );
-    }
     const { deskId } = whoOf(res);
-    const changes = differing(brought, await library.written(deskId));
+    const changes = await library.differing(deskId, text);
     const entries = changes.map(({ kind, id, text: body }) => ({ kind, id, text: body }));
     const change =
       apply && entries.length > 0 ? await library.write(whoOf(res), entries, 'brought in from a file', now()) : await library.tryOut(deskId, entries);

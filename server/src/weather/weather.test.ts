@@ -19,10 +19,9 @@ const IMPATIENT_MS = 400;
 let patienceMs = PATIENCE_MS;
 beforeAll(async () => {
   service = await listenOnLoopback(createWeatherService(DEMO_STATIONS));
-  desk = await openTestDesk(
-    'weather',
-    async (db, deskId, until) => void (await fetchDesk(db, weatherClient(service.url, patienceMs), deskId, until, NOW)),
-  );
+  desk = await openTestDesk('weather', {
+    fetchWeather: async (db, deskId, until) => void (await fetchDesk(db, weatherClient(service.url, patienceMs), deskId, until, NOW)),
+  });
 }, 60_000);
 afterAll(async () => {
   service.close();

@@ -13,8 +13,18 @@ export function faultsOf(error: unknown): ComplaintView[] {
   });
 }
 
+interface Props {
+  complaints: readonly ComplaintView[];
+  /** Whether it has answered. */
+  asked: boolean;
+  /** Whether it is reading now. */
+  isTrying: boolean;
+}
+
 /** What the lint has to say, with file and line. */
-export function Complaints({ complaints, asked }: { complaints: readonly ComplaintView[]; asked: boolean }) {
+export function Complaints({ complaints, asked, isTrying }: Props) {
+  if (isTrying)
+    return <Notice role="status">It reads the whole library with these words; that takes some seconds. Calls are taken meanwhile.</Notice>;
   if (complaints.length === 0)
     return asked ? <Notice role="status">The lint finds nothing wrong.</Notice> : <Notice>It answers when you save.</Notice>;
   return (

@@ -66,8 +66,9 @@ export function EntryPage() {
   const save = async () => {
     const result = await write({ kind, id, text, note });
     if ('data' in result) {
-      setDraft(null);
-      setNote('');
+      // what was typed while the lint read is not saved yet
+      setDraft((now) => (now === text ? null : now));
+      setNote((now) => (now === note ? '' : now));
     }
   };
   const takeBack = async () => {
@@ -106,6 +107,7 @@ export function EntryPage() {
             </Notice>
           )}
           <Complaints
+            isTrying={writing.isLoading || undoing.isLoading}
             complaints={failed ? faultsOf(failed) : (writing.data?.complaints ?? undoing.data?.complaints ?? [])}
             asked={Boolean(failed ?? writing.data ?? undoing.data)}
           />

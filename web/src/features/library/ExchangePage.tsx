@@ -95,7 +95,11 @@ export function ExchangePage() {
             ))}
           </Lines>
           <h2>What the lint says</h2>
-          <Complaints complaints={bringing.error ? faultsOf(bringing.error) : (tried?.complaints ?? [])} asked={tried !== null} />
+          <Complaints
+            complaints={bringing.error ? faultsOf(bringing.error) : (tried?.complaints ?? [])}
+            asked={tried !== null}
+            isTrying={bringing.isLoading}
+          />
           <Aside>Nothing is taken over while the lint finds an error.</Aside>
         </div>
       </Columns>

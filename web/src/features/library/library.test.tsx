@@ -59,12 +59,17 @@ describe('what the lint says', () => {
       { file: 'desk/causes/x', line: 7, level: 'error', text: 'no' },
     ]));
   it('names file and line', () => {
-    renderInk(<Complaints complaints={[{ file: 'desk/causes/x', line: 7, level: 'error', text: 'has no findings' }]} asked />);
+    renderInk(<Complaints complaints={[{ file: 'desk/causes/x', line: 7, level: 'error', text: 'has no findings' }]} asked isTrying={false} />);
     expect(screen.getByText(/has no findings/)).toBeTruthy();
     expect(screen.getByText('desk/causes/x, line 7')).toBeTruthy();
   });
   it('waits until it is asked', () => {
-    renderInk(<Complaints complaints={[]} asked={false} />);
+    renderInk(<Complaints complaints={[]} asked={false} isTrying={false} />);
     expect(screen.getByText('It answers when you save.')).toBeTruthy();
+  });
+  it('says that it reads, and nothing of the last time', () => {
+    renderInk(<Complaints complaints={[{ file: 'desk/causes/x', line: 7, level: 'error', text: 'has no findings' }]} asked isTrying />);
+    expect(screen.getByRole('status').textContent).toMatch(/reads the whole library/);
+    expect(screen.queryByText(/has no findings/)).toBeNull();
   });
 });

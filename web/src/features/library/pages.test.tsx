@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from '@jest/globals';
-import { screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { EntryView } from '@sounding/contract/api.ts';
 import { packEdition } from '@sounding/core/edition/packed.ts';
@@ -230,6 +230,24 @@ describe('an entry', () => {
     await userEvent.click(save);
     expect(server.sent['PUT /api/library/entries/causes/mildew']).toEqual([{ text: 'name: mildew\nalso: rust', note: 'heard here' }]);
     expect(await screen.findByText('no reason given')).toBeTruthy();
+  });
+  it('keeps what was typed while the lint was reading', async () => {
+    const before = 'name: mildew\nalso: rust';
+    let saved = 'name: mildew\n';
+    serve({
+      'GET /api/library/entries/causes/mildew': () => ({ ...entry, text: saved }),
+      'PUT /api/library/entries/causes/mildew': ({ body }) => {
+        saved = (body as { text: string }).text;
+        fireEvent.change(screen.getByRole('textbox', { name: /The entry/ }), { target: { value: `${before} and smut` } });
+        return { complaints: [] };
+      },
+    });
+    show();
+    await userEvent.type(await screen.findByRole('textbox', { name: /The entry/ }), 'also: rust');
+    await userEvent.click(screen.getByRole('button', { name: 'Save for this desk' }));
+    expect(await screen.findByText('The lint finds nothing wrong.')).toBeTruthy();
+    expect(saved).toBe(before);
+    expect(screen.getByRole<HTMLTextAreaElement>('textbox', { name: /The entry/ }).value).toBe(`${before} and smut`);
   });
   it('keeps what was written in sight when it is refused', async () => {
     serve({
