@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Inspection } from '../edition/edition.ts';
+import type { Cause, Edition, Finding, Inspection } from '../edition/edition.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { testsFor } from './tests.ts';
 
@@ -39,12 +39,24 @@ describe('tests for a case', () => {
     expect(testsFor(smallEdition, { tests, candidates, answered: new Set(), asked: null }).map(({ id }) => id)[0]).toBe('beat');
   });
   it('count by their likeliest result: one that shows each cause another thing does not add them up', () => {
-    const both = [test('plate', ['test', 'positive']), test('either', ['coating', 'white'], ['holes', 'some'])];
+    const both = [test('rub', ['coating', 'white']), test('either', ['coating', 'white'], ['holes', 'some'])];
     const candidates = [
       { cause: 'mildew', probability: 0.6 },
       { cause: 'beetle', probability: 0.4 },
     ];
     // both show the first as surely; added up, the second would stand before
-    expect(testsFor(smallEdition, { tests: both, candidates, answered: new Set(), asked: null }).map(({ id }) => id)).toEqual(['plate', 'either']);
+    expect(testsFor(smallEdition, { tests: both, candidates, answered: new Set(), asked: null }).map(({ id }) => id)).toEqual(['rub', 'either']);
+  });
+  it('tell little by what is found under nearly every plant', () => {
+    const moist: Finding = { ...smallEdition.findings[3]!, id: 'soil', answers: [{ id: 'moist', say: 'moist', words: [], background: 0.85 }] };
+    const mildew = smallEdition.causes[0]!;
+    const withSoil: Cause = { ...mildew, rates: [{ finding: 'soil', answers: { moist: 'always' }, mark: 'memory' }, ...mildew.rates] };
+    const edition: Edition = { ...smallEdition, findings: [...smallEdition.findings, moist], causes: [withSoil] };
+    const probe = test('probe', ['soil', 'moist']);
+    const candidates = [{ cause: 'mildew', probability: 0.9 }];
+    expect(testsFor(edition, { tests: [probe, ...tests], candidates, answered: new Set(), asked: null }).map(({ id }) => id)).toEqual([
+      'rub',
+      'plate',
+    ]);
   });
 });

@@ -1,16 +1,21 @@
-import { RATE_VALUES, type Cause, type Edition, type Inspection } from '../edition/edition.ts';
+import { RATE_VALUES, type Cause, type Edition, type Finding, type Inspection } from '../edition/edition.ts';
 
 /** So many of the likeliest causes are asked what a test would show. */
 const CANDIDATES = 3;
 /** Below this a test would hardly show anything of what is likely. */
 const WORTHWHILE = 0.2;
 
-/** How surely a cause gives each result of a test, by what it says outright; 0 where it is silent about it. To see nothing counts for nothing. */
-function shows(cause: Cause, test: Inspection, absent: ReadonlyMap<string, string | undefined>): number[] {
-  const rateOf = (finding: string, answer: string): number => {
-    if (absent.get(finding) === answer) return 0;
-    const word = cause.rates.find((rate) => rate.finding === finding)?.answers[answer];
-    return word ? RATE_VALUES[word] : 0;
+/**
+ * How much more surely than any other plant one with this cause gives each result of a test, by what the cause says outright; 0 where it is
+ * silent about it. Moist soil is found under nearly everything and tells little; to see nothing counts for nothing.
+ */
+function shows(cause: Cause, test: Inspection, findings: ReadonlyMap<string, Finding>): number[] {
+  const rateOf = (id: string, answerId: string): number => {
+    const finding = findings.get(id);
+    if (!finding || finding.absent === answerId) return 0;
+    const word = cause.rates.find((rate) => rate.finding === id)?.answers[answerId];
+    const background = finding.answers.find((answer) => answer.id === answerId)?.background ?? 0;
+    return word ? RATE_VALUES[word] - background : 0;
   };
   return test.results.map(({ readings }) => Math.max(0, ...readings.map(({ finding, answer }) => rateOf(finding, answer))));
 }
@@ -34,12 +39,12 @@ export function testsFor(edition: Edition, { tests, candidates, answered, asked 
     const cause = edition.causes.find((one) => one.id === id);
     return cause ? [{ cause, probability }] : [];
   });
-  const absent = new Map(edition.findings.map((finding) => [finding.id, finding.absent]));
+  const byId = new Map(edition.findings.map((finding) => [finding.id, finding]));
   const all = causes.reduce((sum, { probability }) => sum + probability, 0);
   return tests
     .map((test) => {
       const findings = findingsOf(test);
-      const shown = causes.map(({ cause, probability }) => shows(cause, test, absent).map((rate) => (probability / (all || 1)) * rate));
+      const shown = causes.map(({ cause, probability }) => shows(cause, test, byId).map((rate) => (probability / (all || 1)) * rate));
       // by its likeliest result: a soil probe always shows something, another thing for each cause, and settles none of them
       const telling = Math.max(0, ...test.results.map((_, at) => shown.reduce((sum, rates) => sum + rates[at]!, 0)));
       return { test, telling, settles: asked !== null && findings.has(asked), open: [...findings].some((id) => !answered.has(id)) };
