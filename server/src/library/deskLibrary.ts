@@ -120,8 +120,10 @@ export class DeskLibrary {
     const known = this.compiled.get(deskId);
     if (known?.revision === revision) return known.edition;
     const edition = this.workshop.compile(entries);
-    this.compiled.set(deskId, { revision, edition });
-    edition.catch(() => this.compiled.delete(deskId));
+    const begun = { revision, edition };
+    this.compiled.set(deskId, begun);
+    // one that failed is tried again; what was begun since is not its affair
+    edition.catch(() => this.compiled.get(deskId) === begun && this.compiled.delete(deskId));
     return edition;
   }
 
@@ -147,10 +149,9 @@ export class DeskLibrary {
   /** What a library file has that this desk's library has not, or has otherwise. @throws ApiError invalid-request when it cannot be read */
   async differing(deskId: string, file: string): Promise<Difference[]> {
     const { entries } = await this.of(deskId);
-    return this.workshop.differing({ file, entries }).catch((error: unknown) => {
-      const why = error instanceof Error ? (error.message.split('\n')[0] ?? '') : String(error);
-      throw new ApiError('invalid-request', `The library cannot be read: ${why}`);
-    });
+    const found = await this.workshop.differing({ file, entries });
+    if ('unreadable' in found) throw new ApiError('invalid-request', `The library cannot be read: ${found.unreadable}`);
+    return found;
   }
 
   /** One entry with everything that was ever written of it here, newest first. @throws ApiError not-found */

@@ -1,7 +1,7 @@
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { compile } from '@sounding/knowledge/compile.ts';
 import type { DeskEntry, EntryKind } from '@sounding/knowledge/desk.ts';
-import { differing, entryText, libraryText, readLibrary, writtenLibrary, type Difference } from '@sounding/knowledge/entries.ts';
+import { differing, entryText, libraryText, readLibrary, writtenLibrary, type Difference, type Library } from '@sounding/knowledge/entries.ts';
 import { lint } from '@sounding/knowledge/lint.ts';
 import type { Complaint } from '@sounding/knowledge/read.ts';
 
@@ -9,6 +9,11 @@ import type { Complaint } from '@sounding/knowledge/read.ts';
 export interface Tried {
   edition: Edition;
   complaints: Complaint[];
+}
+
+/** Why a library file cannot be read. It is no error: those of another thread come back without their kind. */
+export interface Unreadable {
+  unreadable: string;
 }
 
 /**
@@ -24,8 +29,8 @@ export interface Workshop {
   text: (job: { entries: readonly DeskEntry[]; format: 'yaml' | 'json' }) => Promise<string>;
   /** A shipped entry as it is written, or null. */
   shippedEntry: (job: { kind: EntryKind; id: string }) => Promise<string | null>;
-  /** Entries of a library file that are new to the library with these entries over it, or differ. @throws Error saying what is wrong with the file */
-  differing: (job: { file: string; entries: readonly DeskEntry[] }) => Promise<Difference[]>;
+  /** Entries of a library file that are new to the library with these entries over it, or differ; or what is wrong with the file. */
+  differing: (job: { file: string; entries: readonly DeskEntry[] }) => Promise<Difference[] | Unreadable>;
 }
 
 /** A job as a promise: what it throws is refused, not thrown. */
@@ -33,6 +38,14 @@ const promised =
   <Task, Result>(job: (task: Task) => Result) =>
   (task: Task): Promise<Result> =>
     new Promise((resolve) => resolve(job(task)));
+
+function readOr(file: string): Library | Unreadable {
+  try {
+    return readLibrary(file);
+  } catch (error) {
+    return { unreadable: error instanceof Error ? (error.message.split('\n')[0] ?? '') : String(error) };
+  }
+}
 
 /** The workshop in the thread that calls it. @param root folder of the shipped knowledge */
 export function workshopHere(root: string): Workshop {
@@ -47,6 +60,9 @@ export function workshopHere(root: string): Workshop {
       const row = writtenLibrary(root)[kind].find((shipped) => shipped.id === id);
       return row ? entryText(row) : null;
     }),
-    differing: promised(({ file, entries }) => differing(readLibrary(file), writtenLibrary(root, entries))),
+    differing: promised(({ file, entries }) => {
+      const brought = readOr(file);
+      return 'unreadable' in brought ? brought : differing(brought, writtenLibrary(root, entries));
+    }),
   };
 }

@@ -21,7 +21,11 @@ async function held(): Promise<void> {
 let desk: TestDesk;
 beforeAll(async () => {
   desk = await openTestDesk('writing', {
-    workshop: (usual) => ({ ...usual, tryOut: async (job) => held().then(() => usual.tryOut(job)) }),
+    workshop: (usual) => ({
+      ...usual,
+      tryOut: async (job) => held().then(() => usual.tryOut(job)),
+      differing: (job) => (job.file === '{}' ? Promise.reject(new Error('the thread died')) : usual.differing(job)),
+    }),
   });
   await desk.seat('coordinator');
 }, 60_000);
@@ -63,4 +67,9 @@ describe('while a coordinator’s words are tried', () => {
     expect(await worthOf('clubroot')).toBe('Our desk limes.');
     expect([...(await entry('apple-scab')).history, ...(await entry('clubroot')).history].map(({ revision }) => revision)).toEqual([3, 2]);
   });
+});
+
+it('a file is not blamed for what befell the workshop', async () => {
+  const bring = async (text: string) => (await desk.agent.post('/api/library/import').send({ text })).status;
+  expect([await bring('{}'), await bring('[1]')]).toEqual([500, 400]);
 });
