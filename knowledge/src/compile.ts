@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import type { Cause, Edition, Inspection } from '@sounding/core/edition/edition.ts';
+import { inFindingOrder } from '@sounding/core/edition/rateSets.ts';
 import type { z } from 'zod';
 import { toCause, toWindow, type Shared } from './causes.ts';
 import { withDesk, type DeskEntry } from './desk.ts';
@@ -88,15 +89,16 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const inspections = readFolder(root, 'inspections.yaml', inspectionRow, complaints);
   const sources = readFolder(root, 'sources.yaml', sourceRow, complaints);
   const standardWorks = readFolder(root, 'works.yaml', workRow, complaints);
+  const asked = findings.map((finding) => toFinding(finding, spoken));
   const written = {
     plants: plants.map((row) => toPlant(row, careOf(row, careForms, complaints))),
-    findings: findings.map((finding) => toFinding(finding, spoken)),
+    findings: asked,
     causes: likeBesideLike(
       causes.flatMap((row) => toCause(row, formsById, shared, complaints) ?? []),
       'kind',
       'rates',
       'id',
-    ),
+    ).map((cause) => ({ ...cause, rates: inFindingOrder(cause.rates, asked) })),
     careTopics: topics.map(({ id, name, general, verbs, words, told }) => ({
       id,
       name,

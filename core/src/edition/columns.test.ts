@@ -3,7 +3,7 @@ import { smallEdition } from '../testing/smallEdition.ts';
 import { asColumns, asRows } from './columns.ts';
 import type { Cause, CauseRate } from './edition.ts';
 import { packHosts, unpackHosts } from './hostLines.ts';
-import { packRates, unpackRates } from './rateLines.ts';
+import { inFindingOrder, packRates, unpackRates } from './rateSets.ts';
 import { inWordOrder, packPhrases, phraseWords, unpackPhrases } from './phraseLines.ts';
 import { bagWords, packBag, unpackBag } from './wordBags.ts';
 import { WordCode, wordList } from './wordList.ts';
@@ -41,15 +41,37 @@ describe('an edition by column', () => {
     expect(packed.recurring['options']).toEqual([leave]);
     expect(asRows(packed).causes.map(({ options }) => options)).toEqual([[leave, spray], [leave], []]);
   });
-  it('writes the rates of a cause in one line, and leaves what a line cannot hold', () => {
-    const plain: CauseRate[] = [
-      { finding: 'side', answers: { tips: 'always' }, mark: 'common-practice' },
-      { finding: 'leaf-drop', answers: { none: 'usually', many: 'seldom' }, mark: 'memory' },
+  it('writes rates finding by finding, the causes that say the same together', () => {
+    const [first, second] = [
+      { ...smallEdition.findings[0]!, id: 'side' },
+      { ...smallEdition.findings[1]!, id: 'leaf-drop' },
     ];
-    const noted: CauseRate[] = [{ ...plain[0]!, note: 'in wet years' }];
-    expect(packRates(plain)).toBe('side* tipsA,leaf-drop noneU manyL');
-    expect(packRates(noted)).toBe(noted);
-    for (const rates of [plain, noted, []]) expect(unpackRates(packRates(rates) as string | CauseRate[])).toEqual(rates);
+    const findings = [first, second].map((finding, i) => ({
+      ...finding,
+      answers: ['none', ['tips', 'many'][i]!].map((id) => ({ ...finding.answers[0]!, id })),
+    }));
+    const none: CauseRate = { finding: 'side', answers: { none: 'always' }, mark: 'memory' };
+    const rates: CauseRate[][] = [
+      [none, { finding: 'leaf-drop', answers: { none: 'usually', many: 'seldom' }, mark: 'common-practice' }],
+      [],
+      [none],
+      [{ ...none, note: 'in wet years' }],
+      [{ finding: 'leaf-drop', answers: { many: 'often' }, mark: 'memory' }, none],
+      [{ ...none, answers: { unheard: 'often' } }],
+      [{ ...none, finding: 'elsewhere' }],
+      [none, none],
+    ];
+    const { sets, left } = packRates(
+      rates.map((some) => ({ rates: some })),
+      findings,
+    );
+    expect(sets).toEqual({ said: ['A', '*A2A5'], of: ['AB', 'A'] });
+    expect(left).toEqual([null, null, null, ...rates.slice(3)]);
+    expect(unpackRates(sets, left, findings)).toEqual(rates);
+    expect(inFindingOrder(rates[4]!, findings)).toEqual([...rates[4]!].reverse());
+    expect(inFindingOrder([{ ...none, answers: { tips: 'never', none: 'always' } }], findings).map(({ answers }) => Object.keys(answers))).toEqual([
+      ['none', 'tips'],
+    ]);
   });
   it('writes the hosts of a cause in one line, with those that are none', () => {
     const hosts: Cause['hosts'] = {

@@ -2,7 +2,7 @@ import type { Answer, Cause, CauseRate, Edition, Finding, Plant } from './editio
 import { packHosts, unpackHosts } from './hostLines.ts';
 import { packPhrases, phraseWords, unpackPhrases } from './phraseLines.ts';
 import { Places } from './places.ts';
-import { packRates, unpackRates } from './rateLines.ts';
+import { packRates, unpackRates, type RateSets } from './rateSets.ts';
 import { fromPlaces, recurringIn, withPlaces } from './recurring.ts';
 import { bagWords, packBag, unpackBag } from './wordBags.ts';
 import { WordCode, wordList } from './wordList.ts';
@@ -23,6 +23,8 @@ export type EditionColumns = Omit<Edition, 'causes' | 'plants' | 'findings'> & {
   findings: Columns;
   lookAlikes: NestedColumns;
   answers: NestedColumns;
+  /** Rates of causes; where a cause carries what these cannot hold its rates stand with it. */
+  rates: RateSets;
   /** Rows that recur in fields of causes and plants, by field: there stands only their place. */
   recurring: Record<string, object[]>;
   /** The list callers' words and phrases are packed by. */
@@ -119,7 +121,8 @@ export function asColumns(edition: Edition): EditionColumns {
   const list = wordList([...bags.flatMap(bagWords), ...phrases.flatMap(phraseWords)]);
   const code = new WordCode(list);
   for (const field of BAGS) if (others[field]) others[field] = (others[field] as (string | null)[]).map((text) => packBag(text, code));
-  if (others.rates) others.rates = (others.rates as CauseRate[][]).map(packRates);
+  const { sets, left } = packRates(edition.causes, edition.findings);
+  if (others.rates) others.rates = left;
   if (others.hosts) others.hosts = (others.hosts as Cause['hosts'][]).map(packHosts);
   const findings = toColumns(edition.findings);
   const { [ANSWERS]: answers = [], ...ofFinding } = findings.fields;
@@ -131,6 +134,7 @@ export function asColumns(edition: Edition): EditionColumns {
     // in the order that packs best
     words: list.join(' '),
     [ANSWERS]: phrased(toNested(answers as Answer[][]), (words: string[]) => packPhrases(words, code)),
+    rates: sets,
     ...edition,
     causes: takeRecurring({ ...causes, fields: inOrder(others) }, RECURRING.causes, recurring),
     [NESTED]: referringBy(toNested(lists as (object[] | null)[]), ofCauses.of, ofFindings.of),
@@ -141,23 +145,25 @@ export function asColumns(edition: Edition): EditionColumns {
 }
 
 /** The edition again. A field that was null comes back missing, but for that of a finding nobody can tell on the telephone. */
-export function asRows({ words, causes, plants, findings, recurring, [NESTED]: nested, [ANSWERS]: answers, ...rest }: EditionColumns): Edition {
+export function asRows(columns: EditionColumns): Edition {
+  const { words, causes, plants, rates, recurring, [NESTED]: nested, [ANSWERS]: answers, findings: ofFinding, ...rest } = columns;
   const code = new WordCode(words.split(' '));
   const ofCauses = new Places((causes.fields.id ?? []) as string[]);
-  const ofFindings = new Places((findings.fields.id ?? []) as string[]);
+  const ofFindings = new Places((ofFinding.fields.id ?? []) as string[]);
   const answerLists = fromNested(phrased(answers, (packed: string | string[]) => unpackPhrases(packed, code)));
+  const findings = toRows({ ...ofFinding, fields: { ...ofFinding.fields, [ANSWERS]: answerLists } }).map((row) => ({
+    ...NOT_BY_PHONE,
+    ...row,
+  })) as Finding[];
   const lists = fromNested(referringBy(nested, ofCauses.id, ofFindings.id));
   const fields: Record<string, unknown[]> = { ...giveBack(causes, RECURRING.causes, recurring).fields, [NESTED]: lists };
   for (const field of BAGS) if (fields[field]) fields[field] = (fields[field] as (string | null)[]).map((bag) => unpackBag(bag, code));
-  if (fields.rates) fields.rates = (fields.rates as (string | CauseRate[])[]).map(unpackRates);
+  if (fields.rates) fields.rates = unpackRates(rates, fields.rates as (CauseRate[] | null)[], findings);
   if (fields.hosts) fields.hosts = (fields.hosts as (string | Cause['hosts'])[]).map(unpackHosts);
   return {
     ...rest,
     causes: toRows({ rows: causes.rows, fields }) as Cause[],
-    findings: toRows({ ...findings, fields: { ...findings.fields, [ANSWERS]: answerLists } }).map((row) => ({
-      ...NOT_BY_PHONE,
-      ...row,
-    })) as Finding[],
+    findings,
     plants: toRows(giveBack(plants, RECURRING.plants, recurring)) as Plant[],
   };
 }

@@ -1,17 +1,18 @@
 import { asColumns, asRows, type EditionColumns } from './columns.ts';
 import type { Edition } from './edition.ts';
+import { inOneForm, inOwnForms } from './oneForm.ts';
 import { countWords } from './wordList.ts';
 
 /** An edition as it is sent: its columns as JSON, in which the words that recur most are one sign each. */
 export interface PackedEdition {
   /** The words by the place of their sign, with a comma between. */
   words: string;
-  /** The JSON, double and single quotes exchanged: as a text within JSON it would otherwise hold a backslash before each. */
+  /** The JSON with its words in one form, double and single quotes exchanged: as a text within JSON it would otherwise hold a backslash before each. */
   text: string;
 }
 
 /** Asked for with the edition, which browsers keep for ever: another number where it is packed in another way. */
-export const PACKED_FORM = 12;
+export const PACKED_FORM = 13;
 
 /** Signs that weigh two bytes; texts hold hardly any of them. */
 const FIRST_SIGN = 0x100;
@@ -48,11 +49,11 @@ export const written = (text: string, words: readonly string[]): string =>
   text.replace(SIGN, (sign, itself?: string) => itself ?? words[sign.charCodeAt(0) - FIRST_SIGN]!);
 
 export function packEdition(edition: Edition): PackedEdition {
-  const text = exchangeQuotes(JSON.stringify(asColumns(edition)));
+  const text = inOneForm(exchangeQuotes(JSON.stringify(asColumns(edition))));
   const words = wordsOf(text);
   return { words: words.join(','), text: signed(text, words) };
 }
 
 /** The edition again. A field that was null comes back missing. */
 export const unpackEdition = ({ words, text }: PackedEdition): Edition =>
-  asRows(JSON.parse(exchangeQuotes(written(text, words.split(',')))) as EditionColumns);
+  asRows(JSON.parse(exchangeQuotes(inOwnForms(written(text, words.split(','))))) as EditionColumns);

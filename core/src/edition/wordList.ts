@@ -47,14 +47,19 @@ export class WordCode {
     return placed.map(({ place, times }, i) => inDigits(place - (placed[i - 1]?.place ?? -1) - 1) + (times > 1 ? String(times) : '')).join('');
   }
 
+  /** The words again with how often each stood there, in the order of the list. */
+  counts(written: string): Map<string, number> {
+    let place = -1;
+    return new Map(
+      [...written.matchAll(ENTRY)].map(([, before = '', last = '', times = '']) => {
+        place += fromDigits(before, last) + 1;
+        return [this.list[place]!, Number(times === '' ? 1 : times)];
+      }),
+    );
+  }
+
   /** The words again, sorted, each as often as it stood there. */
   read(written: string): string[] {
-    let place = -1;
-    return [...written.matchAll(ENTRY)]
-      .flatMap(([, before = '', last = '', times = '']) => {
-        place += fromDigits(before, last) + 1;
-        return Array.from({ length: Number(times === '' ? 1 : times) }, () => this.list[place]!);
-      })
-      .sort();
+    return [...this.counts(written)].flatMap(([word, times]) => Array.from({ length: times }, () => word)).sort();
   }
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { silentDistribution } from '../diagnosis/model.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { figuresByMark, problemsOf } from './problems.ts';
-import { answerShares, separation, separators, usualAnswers } from './separation.ts';
+import { answerShares, mostTellingFirst, separation, separators, usualAnswers } from './separation.ts';
 
 const { findings, causes, plants } = smallEdition;
 
@@ -34,6 +34,10 @@ describe('what tells causes apart', () => {
       const shares = usualAnswers(finding, a).map(({ share }) => share);
       expect(shares).toEqual([...shares].sort((x, y) => y - x));
     }
+  });
+  it('puts what is most particular to a cause first, and what the edition does not know last', () => {
+    const cause = { ...a, rates: [{ finding: 'elsewhere', answers: {}, mark: 'memory' as const }, ...[...a.rates].reverse()] };
+    expect(mostTellingFirst(cause, findings).map(({ finding }) => finding)).toEqual(['coating', 'test', 'holes', 'elsewhere']);
   });
 });
 

@@ -1,5 +1,5 @@
 import { answerDistribution, silentDistribution } from '../diagnosis/model.ts';
-import type { Cause, Finding } from '../edition/edition.ts';
+import type { Cause, CauseRate, Finding } from '../edition/edition.ts';
 
 /** P(answer | cause) for one finding; what is left of the background where the cause says nothing of it. */
 export function answerShares(finding: Finding, cause: Cause): number[] {
@@ -40,4 +40,17 @@ export function usualAnswers(finding: Finding, cause: Cause, floor = 0.25): { sa
     .map((share, i) => ({ share, id: finding.answers[i]!.id, say: finding.answers[i]!.say }))
     .filter(({ share }) => share >= floor)
     .sort((a, b) => b.share - a.share);
+}
+
+/**
+ * The rates of a cause with what is most particular to it first: by how far it shows otherwise than plants in general (total variation distance from the background).
+ * Findings the edition does not have come last.
+ */
+export function mostTellingFirst(cause: Cause, findings: readonly Finding[]): CauseRate[] {
+  const known = new Map(findings.map((finding) => [finding.id, finding]));
+  const telling = ({ finding: id }: CauseRate): number => {
+    const finding = known.get(id);
+    return finding ? answerShares(finding, cause).reduce((sum, p, i) => sum + Math.abs(p - (finding.answers[i]?.background ?? 0)), 0) / 2 : -1;
+  };
+  return [...cause.rates].sort((a, b) => telling(b) - telling(a));
 }

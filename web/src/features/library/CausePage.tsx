@@ -4,6 +4,7 @@ import { Link, useParams } from 'react-router';
 import { styled } from 'styled-components';
 import { ACTS, type Cause, type Edition, type HostSelector } from '@sounding/core/edition/edition.ts';
 import { figuresByMark } from '@sounding/core/library/problems.ts';
+import { mostTellingFirst } from '@sounding/core/library/separation.ts';
 import { windowStanding } from '@sounding/core/season/windows.ts';
 import { COORDINATOR } from '@sounding/contract/api.ts';
 import { useDesk } from '../../app/routes.tsx';
@@ -178,7 +179,7 @@ export function CausePage() {
           <Aside>On {cause.hosts.include.map((host) => hostText(host, edition)).join(', ')}.</Aside>
           <h2>What is seen</h2>
           <Lines>
-            {cause.rates.map((rate) => {
+            {mostTellingFirst(cause, edition.findings).map((rate) => {
               const finding = edition.findings.find((f) => f.id === rate.finding);
               const told = Object.entries(rate.answers);
               return (
