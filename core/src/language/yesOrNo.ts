@@ -61,22 +61,24 @@ const MEANS_YES = new RegExp(
 const MEANS_YES_AND_MORE = new RegExp(
   `^\\s*${FILLER}${oneOf(
     '(?:it|that|they|there|we|he|she|i) (?:is|are|does|do|did|has|have|was|were)\\s*[,;–-]',
+    "(?:(?:my|our|the) (?:neighbours?|neighbors?|husband|wife|partner|son|dad|father|gardener|farmer|council|landlord|builders?)|next door|the people (?:before|next door)|hubby) (?:did|do|does|has|have|used|sprayed|put|treated)\\b",
     '(?:dozens|hundreds|thousands|loads|lots|tons|masses|plenty|swarms|an? (?:few|lot|couple|handful|puff|cloud|swarm))(?: of (?:them|it|those|these))?\\b(?! (?:of|less|fewer|more|better|worse|too)\\b)',
   )}`,
   'i',
 );
 const MEANS_NO = new RegExp(
   `^\\s*${FILLER}${oneOf(
-    "(?:i|we) (?:do not|don't|wouldn't|would not) (?:think|believe|say) so",
+    "(?:(?:i|we) )?(?:do not|don't|wouldn't|would not) (?:think|believe|say) so",
     "(?:it|she|he|that|there) (?:isn't|is not|doesn't|does not|hasn't|has not|didn't|did not|wasn't|was not)",
     '(?:(?:it|they|she|he|i|we) )?never (?:has|have|had|does|do|did|is|are|was|were|(?:touch|touched|use|used|bother|bothered)(?: (?:it|them|with it|the stuff|any))?)',
     "(?:they|there|we) (?:aren't|are not|isn't|don't|do not|haven't|have not|didn't|did not|weren't|were not)(?: any)?",
     "i (?:don't|do not|haven't|have not|didn't|did not)",
-    'not (?:(?:this|last|since|until)\\b(?: [^ ,;]+){1,4}|lately|recently|(?:for|in) (?:the (?:last|past)|ages|years|months|weeks|days|a (?:long|while))(?: [^ ,;]+){0,3})',
-    "not (?:any|one|yet|much|that i(?:'ve| have)? (?:know|noticed|saw|seen|found)(?: of)?)",
+    '(?:not|none|nothing) (?:(?:this|last|since|until)\\b(?: [^ ,;]+){1,4}|lately|recently|(?:for|in) (?:the (?:last|past)|ages|years|months|weeks|days|a (?:long|while))(?: [^ ,;]+){0,3})',
+    "not (?:any|one|yet|much|that i(?:'ve| have)? (?:know|noticed|spotted|saw|seen|found)(?: of)?)",
     "(?:i )?(?:can't|cannot|couldn't|didn't|don't|haven't|have not|never) (?:see|saw|seen|find|found|notice|noticed|had|got) (?:any(?:thing)?|one)",
     "(?:i )?(?:can't|cannot) say (?:i|that i) (?:have|do|did|am)",
     '(?:i )?(?:very much )?doubt it',
+    "(?:(?:i|we)(?:'ve| have)? )?(?:looked|checked|searched)\\b[^,;–-]*[,;–-]+ *(?:none|zero|nothing|not one)",
     'not (?:an?|one|a single) (?!lot|few|bit|clue|problem|chance)[a-z]+',
     'not to the touch',
     'hardly|hardly any|barely|neither|negative|zero|uh-uh',
