@@ -61,6 +61,7 @@ function toOption(
   const window = row.window ?? base?.window;
   const effort = row.effort ?? base?.effort;
   const cost = row.cost ?? base?.cost;
+  const cautionsOn = row['cautions-on'] ?? base?.['cautions-on'];
   const activeIds = row.actives ?? base?.actives ?? [];
   const actives = activesOf(activeIds, shared, say);
   const leastToxic =
@@ -74,6 +75,7 @@ function toOption(
     ...(repeat ? { repeat } : {}),
     not: [...(base?.not ?? []), ...(row.not ?? [])],
     cautions: [...(base?.cautions ?? []), ...(row.cautions ?? [])],
+    ...(cautionsOn ? { cautionsOn: cautionsOn as NonNullable<TreatmentOption['cautionsOn']> } : {}),
     effect: row.effect ?? base?.effect ?? 'fair',
     ...(effort ? { effort } : {}),
     ...(cost ? { cost } : {}),

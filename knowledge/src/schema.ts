@@ -163,6 +163,8 @@ const optionFields = {
   repeat: z.string().optional(),
   not: words,
   cautions: words,
+  /** On certain hosts only. */
+  'cautions-on': z.strictObject({ hosts: z.union([excludedShorthand, z.array(selector).min(1)]), say: z.array(z.string().min(1)).min(1) }).optional(),
   effect: z.enum(['good', 'fair', 'poor']).default('fair'),
   effort: z.enum(EFFORTS).optional(),
   cost: z.enum(COSTS).optional(),

@@ -179,6 +179,8 @@ export interface TreatmentOption extends Provenance {
   repeat?: string;
   not: string[];
   cautions: string[];
+  /** What to mind on certain hosts only: ladders where it is a tree. */
+  cautionsOn?: { hosts: HostSelector[]; say: string[] };
   effect: 'good' | 'fair' | 'poor';
   /** Where it is not as usual on its rung, see treatment/burden.ts. */
   effort?: Effort;

@@ -31,6 +31,7 @@ const causeIn = (cause: Cause): Cause => ({
     how: turned(option.how),
     ...(option.repeat === undefined ? {} : { repeat: turned(option.repeat) }),
     cautions: turned(option.cautions),
+    ...(option.cautionsOn ? { cautionsOn: { ...option.cautionsOn, say: turned(option.cautionsOn.say) } } : {}),
   })),
 });
 

@@ -61,7 +61,7 @@ const MEANS_YES = new RegExp(
 const MEANS_YES_AND_MORE = new RegExp(
   `^\\s*${FILLER}${oneOf(
     '(?:it|that|they|there|we|he|she|i) (?:is|are|does|do|did|has|have|was|were)\\s*[,;–-]',
-    "(?:(?:my|our|the) (?:neighbours?|neighbors?|husband|wife|partner|son|dad|father|gardener|farmer|council|landlord|builders?)|next door|the people (?:before|next door)|hubby) (?:did|do|does|has|have|used|sprayed|put|treated)\\b",
+    '(?:(?:my|our|the) (?:neighbours?|neighbors?|husband|wife|partner|son|dad|father|gardener|farmer|council|landlord|builders?)|next door|the people (?:before|next door)|hubby) (?:did|do|does|has|have|used|sprayed|put|treated)\\b',
     '(?:dozens|hundreds|thousands|loads|lots|tons|masses|plenty|swarms|an? (?:few|lot|couple|handful|puff|cloud|swarm))(?: of (?:them|it|those|these))?\\b(?! (?:of|less|fewer|more|better|worse|too)\\b)',
   )}`,
   'i',

@@ -195,6 +195,16 @@ describe('options for certain hosts', () => {
     expect(optionsOn(twice, oak!).map(({ id }) => id)).toEqual(['leave-oak', 'pick']);
     expect(optionsOn(twice, bean!).map(({ id }) => id)).toEqual(['pick', 'leave']);
   });
+  it('carry the cautions this plant wants, and all of them while nobody has named the plant', () => {
+    const cutOut = option('cut', 'physical', {
+      cautions: ['Clean the blade.'],
+      cautionsOn: { hosts: [{ genus: 'Quercus' }], say: ['From the ground only.'] },
+    });
+    const cautionsOn = (plant: typeof oak | null) => optionsOn({ ...cause, options: [cutOut] }, plant ?? null).map(({ cautions }) => cautions);
+    expect(cautionsOn(oak)).toEqual([['Clean the blade.', 'From the ground only.']]);
+    expect(cautionsOn(bean)).toEqual([['Clean the blade.']]);
+    expect(cautionsOn(null)).toEqual([['Clean the blade.', 'From the ground only.']]);
+  });
   it('leave the first there is where nothing is preferred', () => {
     expect(preferredAmong([option('a', 'leave'), option('b', 'leave')], (o) => o)?.id).toBe('a');
     expect(preferredAmong([], (o: TreatmentOption) => o)).toBeUndefined();

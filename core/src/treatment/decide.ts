@@ -32,10 +32,21 @@ export interface Overrule {
 
 const ANY_TIME = { id: 'any-time', name: 'any time', anyTime: true as const };
 
-/** The options of a cause on a plant. What holds on certain hosts only drops out on others, and stands in place of the same work as it is done everywhere. */
+/** An option with what is to be minded on this plant; with all there is to mind while nobody has named the plant. */
+function withItsCautions({ cautionsOn, ...option }: TreatmentOption, plant: Plant | null): TreatmentOption {
+  const isMeant = cautionsOn && (plant === null || isAmong(cautionsOn.hosts, plant));
+  return isMeant ? { ...option, cautions: [...option.cautions, ...cautionsOn.say] } : option;
+}
+
+/**
+ * The options of a cause on a plant. What holds on certain hosts only drops out on others, and stands in place of the same work as it is done everywhere;
+ * each has the cautions that this plant wants.
+ */
 export function optionsOn(cause: Cause, plant: Plant | null): TreatmentOption[] {
   const own = cause.options.filter(({ hosts }) => hosts && plant !== null && isAmong(hosts, plant));
-  return cause.options.filter((option) => own.includes(option) || (!option.hosts && !own.some(({ title }) => title === option.title)));
+  return cause.options
+    .filter((option) => own.includes(option) || (!option.hosts && !own.some(({ title }) => title === option.title)))
+    .map((option) => withItsCautions(option, plant));
 }
 
 /** What a cause is answered with as a rule; what is said for the very host goes first. */

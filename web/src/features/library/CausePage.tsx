@@ -85,6 +85,7 @@ function Options({ cause, edition, today, timing }: { cause: Cause; edition: Edi
     <Lines aria-label={`What to do, as of ${today}`}>
       {ordered.map((option) => {
         const school = edition.schools.find((s) => s.id === option.school);
+        const mindful = [...option.cautions, ...(option.cautionsOn?.say ?? [])];
         return (
           <li key={option.id}>
             <b>{option.title}</b>
@@ -98,10 +99,10 @@ function Options({ cause, edition, today, timing }: { cause: Cause; edition: Edi
               {MARK_WORDS[option.mark]}
               {option.actives && ` · ${option.actives.join(', ')}`}
             </small>
-            {option.cautions.length > 0 && (
+            {mindful.length > 0 && (
               <>
                 <br />
-                <small>{option.cautions.join(' ')}</small>
+                <small>{mindful.join(' ')}</small>
               </>
             )}
             {school && (
