@@ -47,6 +47,7 @@ describe('on practice calls', () => {
     expect(names.forPractice(['normal for the season'])).toEqual(['old']);
     expect(names.forPractice(['natural ageing'])).toEqual(['old']);
     expect(names.forPractice(['Nothing wrong with it'])).toEqual(['old']);
+    expect(names.forPractice(['brown shield, normal'])).toEqual(['old']);
   });
   it('what is called normal and by a name of something else may be either', () =>
     expect(names.forPractice(['normal', 'gall mites on the leaves'])).toEqual(['galls', 'old']));
@@ -55,6 +56,17 @@ describe('on practice calls', () => {
   it('a name in other forms of the same words is found at last', () => {
     expect(names.forPractice(['insufficient winter chill'])).toEqual(['chill']);
     expect(names.forPractice(['too little chilling'])).toEqual(['chill']);
+  });
+  it('less likeness is enough for what can befall the plant of the call', () => {
+    const [first, second] = smallEdition.plants;
+    const of = (plant: typeof first) => ({ include: [{ plant: plant!.id, weight: 1 }], exclude: [] });
+    const named = new CauseNames({
+      ...smallEdition,
+      causes: ['mole run', 'vole', 'woodlice', 'slugs', 'rust'].map((id) => cause(id, { hosts: of(id === 'mole run' ? first : second) })),
+    });
+    expect(named.forPractice(['mole heaps, run'], first)).toEqual(['mole run']);
+    expect(named.forPractice(['mole heaps, run'], second)).toEqual([]);
+    expect(named.forPractice(['mole heaps, run'])).toEqual([]);
   });
   it('but not one that shares a word or two', () => {
     expect(names.forPractice(['winter moth'])).toEqual([]);

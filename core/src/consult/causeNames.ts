@@ -51,7 +51,7 @@ function phrasesIn(name: string): string[] {
 /** "Sunburn after moving outdoors" is sunburn. */
 const kindOf = (name: string): string => name.split(/ (?:after|at|by|caused|due|during|for|from|in|of|on|through|with) /)[0] ?? '';
 
-const CALLED_NORMAL = /^(normal|natural|healthy|nothing wrong|no problem|none)\b/;
+const CALLED_NORMAL = /^(?:normal|natural|healthy|nothing wrong|no problem|none)\b|\b(?:normal|natural)$/;
 
 type Index = Map<string, Set<string>>;
 
@@ -159,11 +159,20 @@ export class CauseNames {
       if (here.length > 0) return here;
       if (elsewhere.length === 0) elsewhere = [...found];
     }
-    if (elsewhere.length > 0) return elsewhere;
     if (wanted.some(isCalledNormal)) return [...this.normal];
-    this.near ??= new NearNames(this.edition, (cause) => namesOf(cause).map(plain));
-    const near = wanted.flatMap((name) => this.near!.find(name));
+    const near = this.nearest(wanted, plant);
+    if (near.length === 0 && elsewhere.length > 0) return elsewhere;
     return [...new Set(near.length > 0 ? near : wanted.flatMap((name) => this.named(kindOf(name))))];
+  }
+
+  /** What says nearly the same: of what can befall the plant, or else of everything. */
+  private nearest(names: readonly string[], plant: Plant | null): string[] {
+    const near = (this.near ??= new NearNames(this.edition, (cause) => namesOf(cause).map(plain)));
+    const anywhere = () => names.flatMap((name) => near.find(name));
+    if (plant === null) return anywhere();
+    const here = new Set(this.edition.causes.filter((cause) => this.befalls(cause, plant)).map(({ id }) => id));
+    const found = names.flatMap((name) => near.find(name, here));
+    return found.length > 0 ? found : anywhere();
   }
 
   private befalls(cause: Cause, plant: Plant): boolean {

@@ -6,6 +6,8 @@ const SMALL = new Set('a an and at by due for from in not of on or the to with'.
 
 /** Two names as alike as this are the same thing in other words. */
 const ALIKE = 0.75;
+/** Among what can befall the plant of the call there is less to be taken for another. */
+const ALIKE_HERE = 0.5;
 /** What is hardly less alike than the best is taken with it. */
 const AS_GOOD = 0.05;
 
@@ -47,17 +49,22 @@ export class NearNames {
     return sum;
   }
 
-  /** Ids of the causes with a name as near as any; none where none is near. @param name in small letters without points and accents */
-  find(name: string): string[] {
+  /**
+   * Ids of the causes with a name as near as any; none where none is near.
+   * @param name in small letters without points and accents
+   * @param here the causes that can befall the plant of the call, when only these are looked through: a looser likeness is enough
+   */
+  find(name: string, here?: ReadonlySet<string>): string[] {
     const wanted = this.stemsOf(name);
     const size = this.mass(wanted);
     const likeness = new Map<string, number>();
     for (const { id, stems } of this.known) {
+      if (here && !here.has(id)) continue;
       const shared = [...stems].filter((stem) => wanted.has(stem));
       if (shared.some((stem) => !this.ofPlants.has(stem)))
         likeness.set(id, Math.max(likeness.get(id) ?? 0, this.mass(shared) / Math.sqrt(size * this.mass(stems))));
     }
     const best = Math.max(0, ...likeness.values());
-    return best < ALIKE ? [] : [...likeness].filter(([, alike]) => alike >= best - AS_GOOD).map(([id]) => id);
+    return best < (here ? ALIKE_HERE : ALIKE) ? [] : [...likeness].filter(([, alike]) => alike >= best - AS_GOOD).map(([id]) => id);
   }
 }
