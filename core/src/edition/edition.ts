@@ -70,7 +70,8 @@ export interface Answer {
   upTo?: number;
 }
 
-export const SCALES = ['ph', 'days', 'every-days'] as const;
+/** `coldest` and `hottest` are temperatures in °C. */
+export const SCALES = ['ph', 'days', 'every-days', 'coldest', 'hottest'] as const;
 export type Scale = (typeof SCALES)[number];
 
 export interface Finding {

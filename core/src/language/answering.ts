@@ -3,7 +3,7 @@ import { asBeginning, asksWhether, channelOf, choiceTaken, deniesAsAsked, meansA
 import type { Organs } from './organs.ts';
 import { OwnAnswers } from './ownAnswers.ts';
 import { isSeen, PlainAnswers } from './plainAnswers.ts';
-import type { Scales } from './scales.ts';
+import type { Measured, Scales } from './scales.ts';
 import type { UnderstoodReading } from './taking.ts';
 import { NOTHING, onScale, type Understanding } from './understanding.ts';
 import type { Vocabulary } from './vocabulary.ts';
@@ -117,7 +117,7 @@ export class Answering {
   }
 
   /** With what a number says of what was asked for; a time said of that is said of nothing else. */
-  private withMeasured(read: Understanding, measured: readonly { finding: string; answer: string }[], say: string): Understanding {
+  private withMeasured(read: Understanding, measured: readonly Measured[], say: string): Understanding {
     const others = read.readings.filter(({ finding }) => measured.length === 0 || !this.scales.isTimed(finding));
     return { ...read, readings: onScale(measured, others, say, channelOf(say)) };
   }

@@ -1,6 +1,7 @@
-import type { Edition, Finding } from '../edition/edition.ts';
+import type { Edition, Finding, Scale } from '../edition/edition.ts';
 import { NUMBER, numberSaid } from './numbers.ts';
 import { compilePhrase, PhraseBook } from './phrases.ts';
+import { coldestSaid, hottestSaid, temperatureAnswered, type SaidExtreme } from './temperatures.ts';
 import type { Token } from './tokens.ts';
 
 const DAYS: Readonly<Record<string, number>> = {
@@ -71,13 +72,36 @@ export function phSaid(say: string, named: boolean): number | null {
   return value >= 3 && value <= 10 ? value : null;
 }
 
-const saidOn = ({ of }: NonNullable<Finding['scale']>, say: string): number | null =>
-  of === 'ph' ? phSaid(say, true) : of === 'days' ? daysSaid(say) : everyDaysSaid(say);
+/** What a number in an answer says on each scale. */
+const ANSWERED: Readonly<Record<Scale, (say: string) => number | null>> = {
+  ph: (say) => phSaid(say, true),
+  days: daysSaid,
+  'every-days': everyDaysSaid,
+  coldest: (say) => temperatureAnswered(say, 'low')?.celsius ?? null,
+  hottest: (say) => temperatureAnswered(say, 'high')?.celsius ?? null,
+};
 
-/** Findings whose answers are stretches of a scale – age, pace, pH, watering: a number said of them falls into one. */
+const asTold = (said: SaidExtreme | number | null): { value: number; from?: string } | null =>
+  said === null ? null : typeof said === 'number' ? { value: said } : { value: said.celsius, from: said.from };
+
+/** What is said on a scale though nobody asked, and in which words; times are said of too many things. */
+const TOLD: Partial<Readonly<Record<Scale, (text: string) => { value: number; from?: string } | null>>> = {
+  ph: (text) => asTold(phSaid(text, false)),
+  coldest: (text) => asTold(coldestSaid(text)),
+  hottest: (text) => asTold(hottestSaid(text)),
+};
+
+/** A reading by a number; `from` where the words are known. */
+export interface Measured {
+  finding: string;
+  answer: string;
+  from?: string;
+}
+
+/** Findings whose answers are stretches of a scale – age, pace, pH, watering, cold and heat: a number said of them falls into one. */
 export class Scales {
   private readonly questions: PhraseBook<Finding>;
-  private readonly ph: Finding | undefined;
+  private readonly scaled: readonly Finding[];
   private readonly timed: ReadonlySet<string>;
 
   constructor({ findings, lexicon }: Edition, isSmall: (token: Token) => boolean) {
@@ -87,7 +111,7 @@ export class Scales {
       isSmall,
     );
     this.timed = new Set(scaled.filter(({ scale }) => scale!.of === 'days').map(({ id }) => id));
-    this.ph = scaled.find(({ scale }) => scale!.of === 'ph');
+    this.scaled = scaled;
   }
 
   /** True for a finding that stretches of time are said of. */
@@ -96,24 +120,29 @@ export class Scales {
   }
 
   /** What a number says in answer to a question about its scale. */
-  answered(question: readonly Token[], say: string): { finding: string; answer: string }[] {
+  answered(question: readonly Token[], say: string): Measured[] {
     const asked = new Set(this.questions.matches(question).map(({ value }) => value));
     return [...asked].flatMap((finding) => this.answeredOf(finding, say));
   }
 
   /** What a number says in answer to the question of a finding of ours; nothing where it has no scale. */
-  answeredOf(asked: Finding, say: string): { finding: string; answer: string }[] {
-    return asked.scale ? this.placed(asked, saidOn(asked.scale, say)) : [];
+  answeredOf(asked: Finding, say: string): Measured[] {
+    return asked.scale ? this.placed(asked, ANSWERED[asked.scale.of](say)) : [];
   }
 
-  /** A pH told unasked. */
-  told(text: string): { finding: string; answer: string }[] {
-    return this.ph ? this.placed(this.ph, phSaid(text, false)) : [];
+  /** What numbers tell unasked: a pH, a frost, a heat. */
+  told(text: string): Measured[] {
+    return this.scaled.flatMap((finding) => {
+      const said = TOLD[finding.scale!.of]?.(text);
+      return said ? this.placed(finding, said.value).map((one) => ({ ...one, ...(said.from ? { from: said.from } : {}) })) : [];
+    });
   }
 
-  private placed({ id, answers }: Finding, value: number | null): { finding: string; answer: string }[] {
+  /** The answer whose stretch a number falls into. A temperature neither cold nor hot says nothing: rooms and soils have one as well. */
+  private placed({ id, answers, absent, scale }: Finding, value: number | null): Measured[] {
     const reaching = answers.filter(({ upTo }) => value !== null && upTo !== undefined && value <= upTo);
     const answer = reaching.reduce<Finding['answers'][number] | null>((least, one) => (least && least.upTo! <= one.upTo! ? least : one), null);
-    return answer ? [{ finding: id, answer: answer.id }] : [];
+    const isNoNews = answer?.id === absent && (scale?.of === 'coldest' || scale?.of === 'hottest');
+    return answer && !isNoNews ? [{ finding: id, answer: answer.id }] : [];
   }
 }

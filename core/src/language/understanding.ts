@@ -2,6 +2,7 @@ import type { Channel, Plant } from '../edition/edition.ts';
 import type { CareQuestion } from './careQuestions.ts';
 import type { Measurement } from './measures.ts';
 import type { PlantMention } from './plants.ts';
+import type { Measured } from './scales.ts';
 import type { Claim, UnderstoodReading } from './taking.ts';
 
 /** What was made out of talk. */
@@ -38,14 +39,9 @@ export const NOTHING: Understanding = {
 };
 
 /** Readings with those of numbers, which go first: "how long have you had it?" – "two months" is no word on how fast it came. */
-export function onScale(
-  measured: readonly { finding: string; answer: string }[],
-  readings: readonly UnderstoodReading[],
-  from: string,
-  channel: Channel,
-): UnderstoodReading[] {
+export function onScale(measured: readonly Measured[], readings: readonly UnderstoodReading[], from: string, channel: Channel): UnderstoodReading[] {
   const others = readings.filter(({ finding }) => !measured.some((one) => one.finding === finding));
-  return [...measured.map((one) => ({ ...one, channel, from, choices: [] })), ...others];
+  return [...measured.map((one) => ({ from, ...one, channel, choices: [] })), ...others];
 }
 
 /** Several utterances as one; the first plant named closely is the host. */
