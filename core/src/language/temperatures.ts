@@ -21,7 +21,7 @@ const WEATHER = String.raw`(?:temperatures?|temps?|thermometer|mercury|nights? (
 const FALLING = String.raw`(?:down (?:to|into)|(?:dipp|dropp)\w* (?:to|below|into)|(?:fell|sank|plunged|went|gone|goes|fall\w*) (?:to|below|into)|got (?:to )?below|lows? (?:of|in|around|about|near))`;
 const RISING = String.raw`(?:hit\w*|reach\w*|topp\w+|touch\w*|climb\w* to|got to|up to|over|above|past|well into|highs? (?:of|in|around))`;
 /** What may stand behind a number without a unit: "it hit 40 last week", but not "up to 40 spots". */
-const BY_ITSELF = String.raw`(?=\s*(?:$|[.,;!?)]|(?:last|this|in|on|at|for|every|each|all|again|by|yesterday|today|over|when|and|but|there|here|outside|one|most|some|that|plus|or|degrees?|°|c|f|celsius|centigrade|fahrenheit)\b|°))`;
+const BY_ITSELF = String.raw`(?=\s*(?:$|[.,;!?)]|(?:last|this|the|in|on|at|for|before|after|during|every|each|all|again|by|yesterday|today|over|when|and|but|there|here|outside|one|most|some|that|plus|or|degrees?|°|c|f|celsius|centigrade|fahrenheit)\b|°))`;
 const LOOSE = String.raw`(?: (?:about|around|nearly|almost|just|the|maybe|some|only|as low as|as high as))*`;
 
 /** Each way of saying one; the number in the first group, its unit in the second. */

@@ -144,6 +144,11 @@ describe('reply', () => {
     expect(late).not.toMatch(/pick it off|A fine net/i);
     expect(reply(eaten, '2026-05-20', null, leftLate)).toContain('Pick it off.');
   });
+  it('names the cause once', () => {
+    expect(reply(eaten, '2026-05-20', null, leftLate)).not.toContain('It is the bean beetle.');
+    const causes = leftLate.edition.causes.map((cause) => ({ ...cause, replyLine: 'It is not a disease. Leave it.' }));
+    expect(reply(eaten, '2026-05-20', null, new Consultant({ ...leftLate.edition, causes }))).toContain('It is not a disease. Leave it.');
+  });
   it('says what, how sure, how we know, what to do and until when, how often, what not, and cautions', () => {
     const text = reply(eaten, '2026-05-10');
     expect(text).toMatch(/^Dear Tilda Rook,/);

@@ -199,12 +199,20 @@ function lookAgain({ plan }: ReplyInput): string[] {
 /** What of the plant harms; not every part of it does. */
 const poisonLine = (plant: Plant, parts: string): string => `Poisonous or irritating in ${inSentence(plant.name)}: ${parts}`;
 
+/** "It is late blight. Cut the struck parts out" – the letter has just named it. */
+function withoutItsName({ name, also, replyLine }: Cause): string {
+  const [opening, said] = /^It is (?:an? |the )?([^.,:;]+)\. /.exec(replyLine) ?? [];
+  const words = new Set([name, ...also].join(' ').toLowerCase().split(/[^\p{L}]+/u));
+  const isOnlyTheName = said !== undefined && said.toLowerCase().split(/[^\p{L}]+/u).every((word) => words.has(word));
+  return isOnlyTheName ? replyLine.slice(opening!.length) : replyLine;
+}
+
 function advised(input: ReplyInput, cause: Cause): string[] {
   const { standing, plant } = input;
   const options = chosenOptions(standing);
   const known = reasonsInWords(standing.circumstances);
   // the cause has been named; its line says what to do at other times of the year, on other plants
-  const line = isLeftForTheSeason(standing) || isForThisHost(standing) ? [] : [sentence(cause.replyLine)];
+  const line = isLeftForTheSeason(standing) || isForThisHost(standing) ? [] : [sentence(withoutItsName(cause))];
   const repeated = options.some(({ option }) => option.how === standing.decision.why);
   const why = repeated ? [] : [sentence(standing.decision.why)];
   const lines = [...line, '', 'How we know', howWeKnow(input, cause), '', 'What to do', ...why];
