@@ -15,9 +15,9 @@ describe('search', () => {
     for (const words of [cause.name, word.slice(0, 4), `${word.slice(0, -2)}x${word.slice(-1)}`])
       expect(search.find(words).map((hit) => hit.id)).toContain(cause.id);
   });
+  const finding = smallEdition.findings.find((f) => f.absent !== undefined)!;
+  const shown = finding.answers.find((a) => a.id !== finding.absent)!;
   it('finds what is seen, but not what is absent', () => {
-    const finding = smallEdition.findings.find((f) => f.absent !== undefined)!;
-    const shown = finding.answers.find((a) => a.id !== finding.absent)!;
     expect(search.find(shown.say).map((hit) => hit.id)).toContain(`${finding.id}.${shown.id}`);
     expect(search.find(finding.name).map((hit) => hit.id)).not.toContain(`${finding.id}.${finding.absent}`);
   });
@@ -25,6 +25,15 @@ describe('search', () => {
     const asked = { ...smallEdition.findings[2]!, answers: smallEdition.findings[2]!.answers.map((a) => ({ ...a, say: a.id })) };
     const hits = new LibrarySearch({ ...smallEdition, findings: [asked] }).find(asked.name);
     expect(hits.map(({ name, aside }) => [name, aside])).toEqual([[asked.name, 'yes']]);
+  });
+  it('does not find what is seen by the words that rule it out', () => {
+    const barred = smallEdition.findings.map((one) => ({
+      ...one,
+      answers: one.answers.map((a) => (a.id === shown.id ? { ...a, words: ['quiddle -zorblequux|bark'] } : a)),
+    }));
+    const found = (word: string) => new LibrarySearch({ ...smallEdition, findings: barred }).find(word).map((hit) => hit.id);
+    expect(found('quiddle')).toContain(`${finding.id}.${shown.id}`);
+    expect(found('zorblequux')).toEqual([]);
   });
   it('finds nothing by a word nobody uses', () => expect(search.find('zorblequux')).toEqual([]));
 });

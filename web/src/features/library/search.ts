@@ -16,6 +16,9 @@ interface Entry extends LibraryHit {
   text: string;
 }
 
+/** A phrase's words without those that must not stand by it: "holes -bark" is nothing about bark. */
+const wordsIn = (phrase: string): string => phrase.replace(/(?:^|\s)-\S+/g, '');
+
 function entriesOf(edition: Edition): Entry[] {
   const entry = (kind: LibraryKind, id: string, name: string, aside: string, names: readonly string[], text: string): Entry => ({
     kind,
@@ -33,7 +36,7 @@ function entriesOf(edition: Edition): Entry[] {
       f.answers
         .filter((a) => a.id !== f.absent)
         .map((a) => {
-          const words = a.words.join(' ');
+          const words = a.words.map(wordsIn).join(' ');
           // "yes" by itself says nothing: what was asked is the name then
           return /^(yes|no)$/.test(a.say)
             ? entry('symptom', `${f.id}.${a.id}`, f.name, a.say, [], words)
