@@ -38,6 +38,7 @@ describe('a temperature', () => {
     "it hasn't dropped below 10",
     'turned 180 degrees',
     'over 50 percent',
+    'my mother is over ninety, and it is her rose',
     'will it survive minus three outside?',
   ])('is not in "%s"', (said) => expect(temperaturesSaid(said)).toEqual([]));
   it('told of the night is no heat, and a mild one no cold', () => {

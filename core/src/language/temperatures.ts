@@ -77,6 +77,8 @@ const HEAT_WORDS =
   /\b(?:heat\w*|hot|hottest|summer|sun|afternoons?|shade|baking|scorch\w*|every day|all week|for days|weeks?|greenhouse|polytunnel|conservatory)\b/;
 /** Not of the weather: a store, a soil, a can of water. */
 const OF_SOMETHING_ELSE = /\b(?:stor\w+|fridge|refrigerator|cellar|soil|compost|water\w*|oven|wash\w*|rotat\w+|turn\w*|angle|lean\w*)\b[^,;.]{0,20}$/;
+/** What may be said of an age or a number of things as well, unless degrees are named. */
+const OF_ANY_COUNT = /^(?:over|above|past|up to|well into)\b(?!.*(?:deg|°|º))/;
 const DENIED = /\b(?:never|not|hasn't|haven't|hadn't|didn't|doesn't|wasn't|isn't|won't)\b[^,;.]{0,24}$/;
 /** "Will it survive minus three?" is asked ahead of the frost. */
 const ASKED_AHEAD = /\b(?:will|would|can|could|does|do|should)\b.*\b(?:surviv\w*|stand|take|cope|need|protect\w*|tolerate|manage)\b.*\?/;
@@ -127,6 +129,8 @@ export function temperaturesSaid(text: string): SaidTemperature[] {
       if (OF_SOMETHING_ELSE.test(before) || DENIED.test(before)) return [];
       // "it has been forty" is a temperature only where heat is spoken of
       if (way === 'weather' && !isHot && !match[2]) return [];
+      // "she is over ninety"
+      if (OF_ANY_COUNT.test(match[0]) && !isHot && !match[2]) return [];
       const told = way === 'weather' || way === 'plain' ? (isCold && !isHot ? 'low' : 'plain') : way;
       const celsius = celsiusOf(numberOf(match[1]!) * (below ? -1 : 1), match[2], way === 'low');
       if (celsius < COLDEST || celsius > HOTTEST) return [];
