@@ -1,28 +1,28 @@
 /** Numbers as they are said out loud. */
-export const NUMBER_WORDS: Readonly<Record<string, number>> = {
-  a: 1,
-  an: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  twelve: 12,
-  fifteen: 15,
-  twenty: 20,
-  thirty: 30,
-  forty: 40,
-  fifty: 50,
-  half: 0.5,
-};
+const ONES = 'zero one two three four five six seven eight nine'.split(' ');
+const TEENS = 'ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(' ');
+/** From twenty on. */
+export const TENS = 'twenty thirty forty fifty sixty seventy eighty ninety'.split(' ');
+/** Words that count though they are no numerals. */
+const LOOSE: Readonly<Record<string, number>> = { a: 1, an: 1, half: 0.5, nought: 0 };
+
+const ones = [...ONES, 'nought'].join('|');
+const UNDER_HUNDRED = `(?:${TENS.join('|')})(?:[ -](?:${ones}))?|${TEENS.join('|')}|${ones}`;
+/** Pattern source of a number in words up to 199: "thirty eight", "a hundred and five". */
+export const NUMERAL = `(?:(?:a |one )?hundred(?: and (?:${UNDER_HUNDRED}))?|${UNDER_HUNDRED})`;
 
 /** Pattern source of a number in digits or words, as one group. */
-export const NUMBER = String.raw`(\d+(?:[.,]\d+)?|\b(?:${Object.keys(NUMBER_WORDS).join('|')})\b)`;
+export const NUMBER = String.raw`(\d+(?:[.,]\d+)?|\b(?:${NUMERAL}|an?|half)\b)`;
+
+const valueOf = (word: string): number => {
+  const [one, teen, ten] = [ONES.indexOf(word), TEENS.indexOf(word), TENS.indexOf(word)];
+  return word === 'hundred' ? 100 : ten >= 0 ? 20 + 10 * ten : teen >= 0 ? 10 + teen : one >= 0 ? one : (LOOSE[word] ?? NaN);
+};
 
 /** @returns NaN for what is no number */
-export const numberSaid = (text: string): number => NUMBER_WORDS[text.toLowerCase()] ?? Number(text.replace(',', '.'));
+export function numberSaid(text: string): number {
+  const said = text.toLowerCase();
+  if (/^\d/.test(said)) return Number(said.replace(',', '.'));
+  const words = said.replace(/^(?:a|one) (?=hundred)/, '').split(/[ -]/);
+  return words.filter((word) => word !== 'and').reduce((sum, word) => sum + valueOf(word), 0);
+}

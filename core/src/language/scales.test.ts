@@ -13,6 +13,9 @@ describe('numbers as they are said', () => {
     ['7,5', 7.5],
     ['a', 1],
     ['Twenty', 20],
+    ['thirty-five', 35],
+    ['a hundred and five', 105],
+    ['eleven', 11],
     ['half', 0.5],
   ])('takes "%s" for %d', (text, value) => expect(numberSaid(text)).toBe(value));
   it('is not a number for another word, and finds none within a word', () => {
@@ -29,6 +32,7 @@ describe('stretches of time', () => {
     ['a couple of months now', 60.8],
     ['two summers', 730],
     ['must be twenty years', 7300],
+    ['twenty five years', 9125],
     ['half a year', 182.5],
     ['half an hour', 1 / 48],
     ['six good weeks', 42],

@@ -1,17 +1,10 @@
+import { NUMERAL, numberSaid, TENS } from './numbers.ts';
+
 /** Temperatures as they are said of the weather: "minus two", "38 in the shade", "it got down to 28", "in the nineties". */
-
-const ONES = 'zero one two three four five six seven eight nine'.split(' ');
-const TEENS = 'ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(' ');
-const TENS = 'twenty thirty forty fifty sixty seventy eighty ninety'.split(' ');
-
-const ones = [...ONES, 'nought'].join('|');
-const tens = TENS.join('|');
-const UNDER_HUNDRED = `(?:${tens})(?:[ -](?:${ones}))?|${TEENS.join('|')}|${ones}`;
-const WORDS = `(?:(?:a |one )?hundred(?: and (?:${UNDER_HUNDRED}))?|${UNDER_HUNDRED})`;
 /** "The high thirties": where in the ten. */
 const IN_THE_TEN: Readonly<Record<string, number>> = { low: 2, lower: 2, mid: 5, middle: 5, high: 8, upper: 8, '': 5 };
 const DECADE = `(?:(?:low|lower|mid|middle|high|upper)[ -])?(?:${TENS.map((ten) => ten.replace(/y$/, 'ies')).join('|')})`;
-const NUMBER = String.raw`(?:\d{1,3}(?:[.,]\d)?|${WORDS}|${DECADE})`;
+const NUMBER = String.raw`(?:\d{1,3}(?:[.,]\d)?|${NUMERAL}|${DECADE})`;
 
 const unitOf = String.raw`(?:\s*(?:degrees?|°|º|deg))?(?:\s*(celsius|centigrade|fahrenheit|[cf])\b)?`;
 /** What makes the number a length, a share, a time or a count instead. */
@@ -93,17 +86,8 @@ const LOW_IN_FAHRENHEIT = 20;
 const asCelsius = (fahrenheit: number): number => ((fahrenheit - 32) * 5) / 9;
 
 function numberOf(said: string): number {
-  if (/^\d/.test(said)) return Number(said.replace(',', '.'));
   const decade = /^(?:(\w+)[ -])?(\w+)ies$/.exec(said);
-  if (decade) return 20 + 10 * TENS.indexOf(`${decade[2]!}y`) + (IN_THE_TEN[decade[1] ?? ''] ?? 5);
-  return said
-    .replace(/^(?:a|one) (?=hundred)/, '')
-    .split(/[ -]/)
-    .map((word) => {
-      const [one, teen, ten] = [ONES.indexOf(word), TEENS.indexOf(word), TENS.indexOf(word)];
-      return word === 'hundred' ? 100 : ten >= 0 ? 20 + 10 * ten : teen >= 0 ? 10 + teen : Math.max(0, one);
-    })
-    .reduce((sum, value) => sum + value, 0);
+  return decade ? numberSaid(`${decade[2]!}y`) + (IN_THE_TEN[decade[1] ?? ''] ?? 5) : numberSaid(said);
 }
 
 /** @param hasFallen told as what it fell to: nobody remarks on 28 °C as a low */

@@ -202,8 +202,18 @@ const poisonLine = (plant: Plant, parts: string): string => `Poisonous or irrita
 /** "It is late blight. Cut the struck parts out" – the letter has just named it. */
 function withoutItsName({ name, also, replyLine }: Cause): string {
   const [opening, said] = /^It is (?:an? |the )?([^.,:;]+)\. /.exec(replyLine) ?? [];
-  const words = new Set([name, ...also].join(' ').toLowerCase().split(/[^\p{L}]+/u));
-  const isOnlyTheName = said !== undefined && said.toLowerCase().split(/[^\p{L}]+/u).every((word) => words.has(word));
+  const words = new Set(
+    [name, ...also]
+      .join(' ')
+      .toLowerCase()
+      .split(/[^\p{L}]+/u),
+  );
+  const isOnlyTheName =
+    said !== undefined &&
+    said
+      .toLowerCase()
+      .split(/[^\p{L}]+/u)
+      .every((word) => words.has(word));
   return isOnlyTheName ? replyLine.slice(opening!.length) : replyLine;
 }
 
