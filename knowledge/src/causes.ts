@@ -50,8 +50,8 @@ function toOption(
   }
   const act = row.act ?? base?.act;
   const title = row.title ?? base?.title;
-  const how = row.how ?? base?.how;
   const id = row.id ?? row.use;
+  const how = row.how ?? (id === undefined ? undefined : cause.how[id]) ?? base?.how;
   if (!act || !title || !how || !id) {
     say(`${place}: needs id, act, title and how, or a shared option to use`);
     return null;
@@ -134,6 +134,7 @@ export function toCause(placed: Placed<CauseRow>, forms: Map<string, FormRow>, s
   const say = (text: string) => void complaints.push({ ...placed.place, level: 'error', text: `${placed.id}: ${text}` });
   const row = overForm(placed, forms, say);
   if (!row) return null;
+  for (const id of Object.keys(row.how)) if (!row.options.some((option) => (option.id ?? option.use) === id)) say(`how: it has no option "${id}"`);
   const callers = shared.heard.get(row.id);
   const heard = row.heard ?? callers?.heard;
   const windows = [...Object.entries(row.windows), ...windowsUsed(row, shared.options, shared.windows)];

@@ -254,6 +254,8 @@ export const causeRow = z.strictObject({
   notifiable: z.boolean().default(false),
   index: z.enum(INDEX_IDS).optional(),
   'host-options': z.array(hostOptionRow).default([]),
+  /** How options it shares with others are carried out here, by the option's id. */
+  how: z.record(id, z.string().min(20)).default({}),
   reply: z.string(),
   ...provenance,
   ...sharedByForm,
