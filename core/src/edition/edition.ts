@@ -70,8 +70,8 @@ export interface Answer {
   upTo?: number;
 }
 
-/** `coldest` and `hottest` are temperatures in °C. */
-export const SCALES = ['ph', 'days', 'every-days', 'coldest', 'hottest'] as const;
+/** `age` is how long a plant has stood, `days` any other stretch of time; `coldest` and `hottest` are temperatures in °C. */
+export const SCALES = ['ph', 'age', 'days', 'every-days', 'coldest', 'hottest'] as const;
 export type Scale = (typeof SCALES)[number];
 
 export interface Finding {

@@ -1,63 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Edition, Finding } from '../edition/edition.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
-import { NUMBER, numberSaid } from './numbers.ts';
-import { daysSaid, everyDaysSaid, phSaid, Scales } from './scales.ts';
+import { phSaid, Scales } from './scales.ts';
 import { tokenise } from './tokens.ts';
 import { Understander } from './understand.ts';
-
-describe('numbers as they are said', () => {
-  it.each([
-    ['7', 7],
-    ['7.5', 7.5],
-    ['7,5', 7.5],
-    ['a', 1],
-    ['Twenty', 20],
-    ['thirty-five', 35],
-    ['a hundred and five', 105],
-    ['eleven', 11],
-    ['half', 0.5],
-  ])('takes "%s" for %d', (text, value) => expect(numberSaid(text)).toBe(value));
-  it('is not a number for another word, and finds none within a word', () => {
-    expect(numberSaid('some')).toBeNaN();
-    expect(new RegExp(`^${NUMBER}$`, 'i').test('phone')).toBe(false);
-  });
-});
-
-describe('stretches of time', () => {
-  it.each([
-    ['three days ago', 3],
-    ['about two weeks', 14],
-    ['a fortnight', 14],
-    ['a couple of months now', 60.8],
-    ['two summers', 730],
-    ['must be twenty years', 7300],
-    ['twenty five years', 9125],
-    ['half a year', 182.5],
-    ['half an hour', 1 / 48],
-    ['six good weeks', 42],
-    ['two or three days', 2],
-    ['several weeks', 35],
-    ['an hour', 1 / 24],
-    ['for ages', null],
-  ])('"%s" is %s days', (say, days) => (days === null ? expect(daysSaid(say)).toBeNull() : expect(daysSaid(say)).toBeCloseTo(days, 6)));
-  it.each([
-    ['every day', 1],
-    ['every other day', 2],
-    ['every third week', 21],
-    ['every ten days', 10],
-    ['each morning', 1],
-    ['once a week', 7],
-    ['twice a week', 3.5],
-    ['three times a day', 1 / 3],
-    ['once in a fortnight', 14],
-    ['fortnightly', 14],
-    ['daily', 1],
-    ['when I remember', null],
-  ])('"%s" is once in %s days', (say, days) =>
-    days === null ? expect(everyDaysSaid(say)).toBeNull() : expect(everyDaysSaid(say)).toBeCloseTo(days, 6),
-  );
-});
 
 describe('a pH', () => {
   it.each([
@@ -85,7 +31,7 @@ describe('a finding with a scale', () => {
     tableSeconds: 5,
     ...(scale ? { scale } : {}),
   });
-  const age = scaled('age', { of: 'days', asked: ['how old', 'how long had|have -problem'] }, [
+  const age = scaled('age', { of: 'age', asked: ['how old', 'how long had|have -problem'] }, [
     ['new', 270],
     ['young', 1200],
     ['old', 99_999],
@@ -126,11 +72,16 @@ describe('a finding with a scale', () => {
     expect(scales.told('we had it tested: pH 8.1')).toEqual([{ finding: 'lime', answer: 'limy' }]);
     expect(scales.told('8 of them died')).toEqual([]);
   });
+  it('takes an age that is told unasked, and not the time of anything else', () => {
+    expect(scales.told('I planted it six years ago')).toEqual([{ finding: 'age', answer: 'old', from: 'planted it six years ago' }]);
+    expect(scales.told('it has been dying for three years')).toEqual([]);
+  });
   const read = (ask: string, say: string) =>
     new Understander(edition).understand([{ ask, say }]).readings.map(({ finding, answer }) => `${finding}=${answer}`);
   it('keeps the time a plant has stood from being how fast its trouble came', () => {
     expect(read('How old is it?', 'about two months')).toEqual(['age=new']);
     expect(read('Since when?', 'about two months')).toEqual(['pace=weeks']);
+    expect(read('What is it?', 'I planted it two months ago')).toEqual(['age=new']);
   });
   it('keeps the time of what befell a plant from being that of its trouble, where nobody asks for it', () => {
     expect(read('Was there frost?', 'yes, frost for months')).toEqual(['frost=yes']);

@@ -1,68 +1,14 @@
 import type { Edition, Finding, Scale } from '../edition/edition.ts';
+import { ageSaid } from './ages.ts';
+import { daysSaid, everyDaysSaid } from './durations.ts';
 import { NUMBER, numberSaid } from './numbers.ts';
 import { compilePhrase, PhraseBook } from './phrases.ts';
 import { coldestSaid, hottestSaid, temperatureAnswered, type SaidExtreme } from './temperatures.ts';
 import type { Token } from './tokens.ts';
 
-const DAYS: Readonly<Record<string, number>> = {
-  hour: 1 / 24,
-  day: 1,
-  night: 1,
-  morning: 1,
-  evening: 1,
-  week: 7,
-  fortnight: 14,
-  month: 30.4,
-  year: 365,
-  season: 365,
-  summer: 365,
-  spring: 365,
-  autumn: 365,
-  winter: 365,
-  decade: 3652,
-};
-const UNIT = `(${Object.keys(DAYS).join('|')})s?`;
-/** Counts that are no numbers; what people mean by them, roughly. */
-const LOOSE_COUNTS: Readonly<Record<string, number>> = {
-  'half an': 0.5,
-  'half a': 0.5,
-  'a couple of': 2,
-  'couple of': 2,
-  'a few': 3,
-  several: 5,
-  'a good few': 5,
-  'a dozen': 12,
-};
-const COUNT = `(${Object.keys(LOOSE_COUNTS).join('|')}|${NUMBER})`;
-const LENGTH = new RegExp(String.raw`\b${COUNT}[\s-]+(?:or (?:two|three|so) )?(?:good |whole |long |solid )?${UNIT}\b`, 'i');
-const EVERY = new RegExp(String.raw`\b(?:every|each)\s+(?:(other|second|third)\s+)?(?:${COUNT}[\s-]+(?:or \w+ )?)?${UNIT}\b`, 'i');
-const TIMES = new RegExp(String.raw`\b(once|twice|thrice|${NUMBER} times)\s+(?:a|an|per|each|every|in a)\s+${UNIT}\b`, 'i');
-const ADVERBS: Readonly<Record<string, number>> = { daily: 1, nightly: 1, weekly: 7, fortnightly: 14, monthly: 30.4 };
 const DECIMAL = String.raw`${NUMBER}(?:\s+point\s+${NUMBER}|\s+and a (half))?`;
 const PH = new RegExp(String.raw`\bp\.?h\b\D{0,24}?${DECIMAL}`, 'i');
 const BARE = new RegExp(DECIMAL, 'i');
-
-const countSaid = (text: string): number => LOOSE_COUNTS[text.toLowerCase()] ?? numberSaid(text);
-const daysIn = (unit: string): number => DAYS[unit.toLowerCase()] ?? NaN;
-
-/** A stretch of time in days: "two summers", "a couple of weeks"; null where none is said. */
-export function daysSaid(say: string): number | null {
-  const [, count, , unit] = LENGTH.exec(say) ?? [];
-  return count === undefined || unit === undefined ? null : countSaid(count) * daysIn(unit);
-}
-
-const ORDINALS: Readonly<Record<string, number>> = { other: 2, second: 2, third: 3 };
-const TIMES_SAID: Readonly<Record<string, number>> = { once: 1, twice: 2, thrice: 3 };
-
-/** Days between one time and the next: "every other day", "twice a week", "weekly"; null where none is said. */
-export function everyDaysSaid(say: string): number | null {
-  const [, times, number, per] = TIMES.exec(say) ?? [];
-  if (times !== undefined && per !== undefined) return daysIn(per) / (TIMES_SAID[times.toLowerCase()] ?? numberSaid(number ?? ''));
-  const [, ordinal, count, , unit] = EVERY.exec(say) ?? [];
-  if (unit !== undefined) return daysIn(unit) * (ORDINALS[ordinal?.toLowerCase() ?? ''] ?? (count === undefined ? 1 : countSaid(count)));
-  const adverb = Object.keys(ADVERBS).find((word) => new RegExp(`\\b${word}\\b`, 'i').test(say));
-  return adverb === undefined ? null : ADVERBS[adverb]!;
-}
 
 /** A pH between 3 and 10; @param named true where the answer need not say "pH" itself. */
 export function phSaid(say: string, named: boolean): number | null {
@@ -75,20 +21,31 @@ export function phSaid(say: string, named: boolean): number | null {
 /** What a number in an answer says on each scale. */
 const ANSWERED: Readonly<Record<Scale, (say: string) => number | null>> = {
   ph: (say) => phSaid(say, true),
+  age: (say) => ageSaid(say)?.days ?? daysSaid(say),
   days: daysSaid,
   'every-days': everyDaysSaid,
   coldest: (say) => temperatureAnswered(say, 'low')?.celsius ?? null,
   hottest: (say) => temperatureAnswered(say, 'high')?.celsius ?? null,
 };
 
-const asTold = (said: SaidExtreme | number | null): { value: number; from?: string } | null =>
-  said === null ? null : typeof said === 'number' ? { value: said } : { value: said.celsius, from: said.from };
+interface Told {
+  value: number;
+  from?: string;
+}
+const asTemperature = (said: SaidExtreme | null): Told | null => said && { value: said.celsius, from: said.from };
 
 /** What is said on a scale though nobody asked, and in which words; times are said of too many things. */
-const TOLD: Partial<Readonly<Record<Scale, (text: string) => { value: number; from?: string } | null>>> = {
-  ph: (text) => asTold(phSaid(text, false)),
-  coldest: (text) => asTold(coldestSaid(text)),
-  hottest: (text) => asTold(hottestSaid(text)),
+const TOLD: Partial<Readonly<Record<Scale, (text: string) => Told | null>>> = {
+  ph: (text) => {
+    const value = phSaid(text, false);
+    return value === null ? null : { value };
+  },
+  age: (text) => {
+    const said = ageSaid(text);
+    return said && { value: said.days, from: said.from };
+  },
+  coldest: (text) => asTemperature(coldestSaid(text)),
+  hottest: (text) => asTemperature(hottestSaid(text)),
 };
 
 /** A reading by a number; `from` where the words are known. */
@@ -110,7 +67,7 @@ export class Scales {
       scaled.flatMap((finding) => finding.scale!.asked.map((pattern) => compilePhrase(pattern, finding, lexicon))),
       isSmall,
     );
-    this.timed = new Set(scaled.filter(({ scale }) => scale!.of === 'days').map(({ id }) => id));
+    this.timed = new Set(scaled.filter(({ scale }) => scale!.of === 'days' || scale!.of === 'age').map(({ id }) => id));
     this.scaled = scaled;
   }
 
@@ -130,12 +87,19 @@ export class Scales {
     return asked.scale ? this.placed(asked, ANSWERED[asked.scale.of](say)) : [];
   }
 
-  /** What numbers tell unasked: a pH, a frost, a heat. */
+  /** What numbers tell unasked: a pH, an age, a frost, a heat. */
   told(text: string): Measured[] {
     return this.scaled.flatMap((finding) => {
       const said = TOLD[finding.scale!.of]?.(text);
       return said ? this.placed(finding, said.value).map((one) => ({ ...one, ...(said.from ? { from: said.from } : {}) })) : [];
     });
+  }
+
+  /** Readings but those that take the time a plant has stood for how long it ails: "sown a month ago". */
+  besides<T extends { finding: string; from: string }>(measured: readonly Measured[], readings: readonly T[]): T[] {
+    const ages = measured.flatMap(({ finding, from }) => (from && this.isTimed(finding) ? [from] : []));
+    const isOfAge = (from: string) => ages.some((age) => from.split(' ').every((word) => age.includes(word)));
+    return readings.filter(({ finding, from }) => !(this.isTimed(finding) && isOfAge(from)));
   }
 
   /** The answer whose stretch a number falls into. A temperature neither cold nor hot says nothing: rooms and soils have one as well. */

@@ -232,10 +232,11 @@ export class Understander {
       !supposed[i] &&
       !this.vocabulary.isSmall(token) &&
       !this.vocabulary.isRemedy(token);
+    const measured = this.scales.told(text);
     return {
       plants,
       host,
-      readings: onScale(this.scales.told(text), taking.readings, text, channel),
+      readings: onScale(measured, this.scales.besides(measured, taking.readings), text, channel),
       claims: taking.claims,
       care: care.questions,
       maybeCare: { mentioned: care.mentioned, unplaced: care.unplaced, trouble: tellsTrouble(tokens) },
