@@ -1,4 +1,5 @@
 import { Button as AriaButton, Input, Label, TextField as AriaTextField, type ButtonProps, type TextFieldProps } from 'react-aria-components';
+import { Link } from 'react-router';
 import { styled } from 'styled-components';
 
 /** Buttons in three weights: `act` is the brass one and stands at most once on a view. */
@@ -28,6 +29,25 @@ const Base = styled(AriaButton)<{ $weight: 'act' | 'plain' | 'quiet' }>`
 export function Button({ weight = 'plain', ...props }: ButtonProps & { weight?: 'act' | 'plain' | 'quiet' }) {
   return <Base $weight={weight} {...props} />;
 }
+
+/** Where the work goes on: a link in the weight of `act`. */
+export const Onward = styled(Link)`
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  border-radius: 3px;
+  background: ${({ theme }) => theme.brass};
+  color: ${({ theme }) => theme.brassInk};
+  font-weight: 600;
+  padding: 6px 14px;
+  min-height: 34px;
+  text-decoration: none;
+  white-space: nowrap;
+  &:focus-visible {
+    outline: 2.5px solid ${({ theme }) => theme.focus};
+    outline-offset: 2px;
+  }
+`;
 
 /** A key cap: the shortcut, shown where it acts. */
 export const Key = styled.kbd`

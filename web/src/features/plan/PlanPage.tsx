@@ -4,7 +4,8 @@ import { Link, useParams } from 'react-router';
 import { styled } from 'styled-components';
 import { useDesk } from '../../app/routes.tsx';
 import { problemText } from '../../store/api.ts';
-import { Notice } from '../../ui/controls.tsx';
+import { Key, Notice, Onward } from '../../ui/controls.tsx';
+import { useOnward } from '../../ui/useOnward.ts';
 import { ChecksPanel } from './ChecksPanel.tsx';
 import { CircumstancesPanel } from './CircumstancesPanel.tsx';
 import { doseOf, labelContext, offersOf, optionServed, type Offer } from './doseOf.ts';
@@ -52,6 +53,9 @@ const Head = styled.header`
     font-size: 24px;
   }
   p {
+    display: flex;
+    gap: 16px;
+    align-items: center;
     color: ${({ theme }) => theme.inkSoft};
     font-size: 14px;
     margin-left: auto;
@@ -63,6 +67,8 @@ const SPRAYED = new Set(['contact', 'systemic', 'biological']);
 export function PlanPage() {
   const { caseId = '', questionId = '' } = useParams();
   const session = useDesk();
+  const replyHref = `/case/${caseId}/reply/${questionId}`;
+  useOnward(replyHref);
   const work = usePlanWork(caseId, questionId, session);
   const { view, question, edition, standing, cause, plant, shed, plan } = work;
   const today = session.desk.today;
@@ -105,8 +111,9 @@ export function PlanPage() {
           </h1>
           <p>
             <Link to={`/case/${view.id}?q=${question.id}`}>Back to the case</Link>
-            {' · '}
-            <Link to={`/case/${view.id}/reply/${question.id}`}>Write the reply</Link>
+            <Onward to={replyHref}>
+              Write the reply <Key>Ctrl Enter</Key>
+            </Onward>
           </p>
         </Head>
         <LadderPanel standing={standing} edition={edition} overrule={question.overrule} onOverrule={work.setOverrule} />
