@@ -14,6 +14,7 @@ describe('how long a plant has stood', () => {
     ["it's been there for twenty years", 7300],
     ['three years in the ground', 1095],
     ['two months ago I planted it out', 61],
+    ['planted it more than three years ago', 1424],
     ['in its third summer', 730],
     ["this is the tree's first season", 183],
   ])('in "%s" is %d days', (said, days) => expect(Math.round(ageSaid(said)?.days ?? NaN)).toBe(days));

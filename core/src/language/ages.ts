@@ -4,7 +4,7 @@ import { NUMERAL } from './numbers.ts';
 /** How long a plant has stood where it is, as callers say it unasked: "planted six years ago", "in its third summer", "had it eighteen months". */
 const COUNT = String.raw`(?:\d{1,3}(?:[.,]5)?|${NUMERAL}|an?|a couple of|couple of|a few|several)`;
 const UNIT = '(?:day|week|fortnight|month|year|season|summer|spring|autumn|winter|decade)s?';
-const TIME = String.raw`(${COUNT}[ -](?:good |whole |full )?${UNIT})`;
+const TIME = String.raw`${COUNT}[ -](?:good |whole |full )?${UNIT}`;
 const ABOUT = '(?: (?:for|about|around|some|over|nearly|almost|only|just|maybe|now|probably|well over|more than|less than|at least|a good))*';
 const IT = String.raw`(?:it|them|him|her|mine|this(?: one| tree| plant)?|these)`;
 /** What may be planted or laid: anything but its seed in the packet. */
@@ -12,7 +12,7 @@ const PLANTS = String.raw`(?:${IT}|(?!(?:the |my |some )?(?:seeds?|packets?|spra
 const SET = String.raw`(?:(?:planted|transplanted|sown|sowed)(?: ${PLANTS})?|bought ${PLANTS}|laid(?: (?:it|(?:the |new |our )*(?:turf|sod|lawn)))?|(?:put|got|given|moved) ${IT}|bought|put in|put down|went in|moved in here|came)`;
 const PLACE = String.raw`(?:in the ground|in (?:that|this|the same) (?:place|spot|bed|border|pot)|since (?:planting|we planted|i planted|it was planted)|from (?:seed|planting)|established)`;
 
-/** Each way of saying one; the time in the first group. */
+/** Each way of saying one. */
 const SAYINGS = [
   String.raw`\b${SET}(?: in| down| here| there| out| from \w+| as \w+ \w+)?${ABOUT} ${TIME} (?:ago|back)\b`,
   String.raw`\b${TIME} (?:ago|back),? (?:i|we|he|she|they)(?: first)? (?:planted|bought|got|sowed|laid|put)\b`,
@@ -44,7 +44,7 @@ export function ageSaid(text: string): SaidAge | null {
   if (nth) return { days: yearsAt(nth[1]!) * 365, from: nth[0].trim() };
   for (const saying of SAYINGS)
     for (const match of lower.matchAll(saying)) {
-      const days = daysSaid(match[1]!);
+      const days = daysSaid(match[0]);
       if (days !== null && !OF_SOMETHING_ELSE.test(lower.slice(0, match.index))) return { days, from: match[0].trim() };
     }
   return null;

@@ -35,6 +35,8 @@ describe('stretches of time', () => {
     ['two or three days', 2],
     ['several weeks', 35],
     ['an hour', 1 / 24],
+    ['less than a year', 255.5],
+    ['over two years', 949],
     ['for ages', null],
   ])('"%s" is %s days', (say, days) => (days === null ? expect(daysSaid(say)).toBeNull() : expect(daysSaid(say)).toBeCloseTo(days, 6)));
   it.each([

@@ -31,7 +31,13 @@ const LOOSE_COUNTS: Readonly<Record<string, number>> = {
   'a dozen': 12,
 };
 const COUNT = `(${Object.keys(LOOSE_COUNTS).join('|')}|${NUMBER})`;
-const LENGTH = new RegExp(String.raw`\b${COUNT}[\s-]+(?:or (?:two|three|so) )?(?:good |whole |long |solid )?${UNIT}\b`, 'i');
+/** "Less than a year" is some part of one, "more than a year" one and some. */
+const SHORT_OF = 0.7;
+const BEYOND = 1.3;
+const LENGTH = new RegExp(
+  String.raw`\b(?:(?:(less than|under|not quite)|(more than|over))\s+)?${COUNT}[\s-]+(?:or (?:two|three|so) )?(?:good |whole |long |solid )?${UNIT}\b`,
+  'i',
+);
 const EVERY = new RegExp(String.raw`\b(?:every|each)\s+(?:(other|second|third)\s+)?(?:${COUNT}[\s-]+(?:or \w+ )?)?${UNIT}\b`, 'i');
 const TIMES = new RegExp(String.raw`\b(once|twice|thrice|${NUMBER} times)\s+(?:a|an|per|each|every|in a)\s+${UNIT}\b`, 'i');
 const ADVERBS: Readonly<Record<string, number>> = { daily: 1, nightly: 1, weekly: 7, fortnightly: 14, monthly: 30.4 };
@@ -41,8 +47,9 @@ const daysIn = (unit: string): number => DAYS[unit.toLowerCase()] ?? NaN;
 
 /** A stretch of time in days: "two summers", "a couple of weeks"; null where none is said. */
 export function daysSaid(say: string): number | null {
-  const [, count, , unit] = LENGTH.exec(say) ?? [];
-  return count === undefined || unit === undefined ? null : countSaid(count) * daysIn(unit);
+  const [, less, more, count, , unit] = LENGTH.exec(say) ?? [];
+  if (count === undefined || unit === undefined) return null;
+  return countSaid(count) * daysIn(unit) * (less ? SHORT_OF : more ? BEYOND : 1);
 }
 
 const ORDINALS: Readonly<Record<string, number>> = { other: 2, second: 2, third: 3 };

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { Standing } from '@sounding/core/consult/consult.ts';
+import type { OptionStanding } from '@sounding/core/treatment/decide.ts';
 import { isWorkable } from '@sounding/core/season/windows.ts';
 import { sayDay } from '../../app/dates.ts';
 import { Key } from '../../ui/controls.tsx';
@@ -52,9 +53,11 @@ const Options = styled.ul`
 
 const MARK_WORDS = { published: 'published', 'common-practice': 'common practice', memory: 'from memory' } as const;
 
-/** Whether to act, what and when; options from gentle to strong, each with where its time stands and what that rests on. */
+/** Whether to act, what and when; what is advised first, then the other options from gentle to strong, each with where its time stands and what that rests on. */
 export function DecisionPanel({ standing, planHref }: { standing: Standing; planHref: string }) {
-  const { decision, options } = standing;
+  const { decision } = standing;
+  const isAdvised = ({ option }: OptionStanding) => option.id === decision.option;
+  const options = [...standing.options.filter(isAdvised), ...standing.options.filter((one) => !isAdvised(one))];
   return (
     <Box $firm={decision.firm} aria-label="What to do">
       <Link className="plan" to={planHref}>
