@@ -9,7 +9,7 @@ const pickOff = sharedOptionRow.parse({
   title: 'Pick it off',
   how: 'Take struck leaves off.',
   effect: 'fair',
-  mark: 'memory',
+  mark: 'common-practice',
 });
 const shared: Shared = {
   actives: new Map(),
@@ -48,10 +48,14 @@ const compiled = (more: object) => {
 
 describe('what a cause is answered with', () => {
   it('is what its form says where it says nothing itself', () =>
-    expect(compiled({}).cause?.options).toMatchObject([{ id: 'pick-off', how: 'Take struck leaves off.', preferred: true }]));
-  it('is carried out its own way where it says how', () => {
+    expect(compiled({}).cause?.options).toMatchObject([
+      { id: 'pick-off', how: 'Take struck leaves off.', preferred: true, mark: 'common-practice' },
+    ]));
+  it('is carried out its own way where it says how, on its own ground', () => {
     const { cause, said } = compiled({ how: { 'pick-off': 'Cut the boils off before they burst.' } });
-    expect(cause?.options).toMatchObject([{ id: 'pick-off', title: 'Pick it off', how: 'Cut the boils off before they burst.', preferred: true }]);
+    expect(cause?.options).toMatchObject([
+      { id: 'pick-off', title: 'Pick it off', how: 'Cut the boils off before they burst.', preferred: true, mark: 'memory' },
+    ]);
     expect(said).toEqual([]);
   });
   it('wants the option it says how to carry out', () =>

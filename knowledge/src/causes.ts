@@ -51,7 +51,8 @@ function toOption(
   const act = row.act ?? base?.act;
   const title = row.title ?? base?.title;
   const id = row.id ?? row.use;
-  const how = row.how ?? (id === undefined ? undefined : cause.how[id]) ?? base?.how;
+  const ownHow = row.how ?? (id === undefined ? undefined : cause.how[id]);
+  const how = ownHow ?? base?.how;
   if (!act || !title || !how || !id) {
     say(`${place}: needs id, act, title and how, or a shared option to use`);
     return null;
@@ -85,7 +86,8 @@ function toOption(
     ...(leastToxic ? { leastToxic: true as const } : {}),
     ...((row['under-glass'] ?? base?.['under-glass']) ? { underGlass: true as const } : {}),
     ...(row.young ? { young: true as const } : {}),
-    ...provenanceOf({ ...base, ...row }, cause.mark),
+    // what an entry says itself does not rest on what the shared option rests on
+    ...provenanceOf(ownHow === undefined ? { ...base, ...row } : row, cause.mark),
   };
 }
 

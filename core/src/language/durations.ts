@@ -1,4 +1,4 @@
-import { NUMBER, numberSaid } from './numbers.ts';
+import { NUMBER, NUMERAL, numberSaid } from './numbers.ts';
 
 /** Days in what a stretch of time is counted in; a summer is a year on. */
 const DAYS: Readonly<Record<string, number>> = {
@@ -31,6 +31,8 @@ const LOOSE_COUNTS: Readonly<Record<string, number>> = {
   'a dozen': 12,
 };
 const COUNT = `(${Object.keys(LOOSE_COUNTS).join('|')}|${NUMBER})`;
+/** Pattern source of a stretch of time, without groups: "two good years", "a few weeks". */
+export const STRETCH = String.raw`(?:${Object.keys(LOOSE_COUNTS).join('|')}|\d+(?:[.,]\d+)?|${NUMERAL}|an?)[\s-]+(?:good |whole |long |solid )?(?:${Object.keys(DAYS).join('|')})s?`;
 /** "Less than a year" is some part of one, "more than a year" one and some. */
 const SHORT_OF = 0.7;
 const BEYOND = 1.3;

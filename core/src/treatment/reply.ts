@@ -220,7 +220,7 @@ function withoutItsName({ name, also, replyLine }: Cause): string {
 function advised(input: ReplyInput, cause: Cause): string[] {
   const { standing, plant } = input;
   const options = chosenOptions(standing);
-  const known = reasonsInWords(standing.circumstances);
+  const known = reasonsInWords(standing.circumstances, standing.options);
   // the cause has been named; its line says what to do at other times of the year, on other plants
   const line = isLeftForTheSeason(standing) || isForThisHost(standing) ? [] : [sentence(withoutItsName(cause))];
   const repeated = options.some(({ option }) => option.how === standing.decision.why);

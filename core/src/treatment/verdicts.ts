@@ -77,8 +77,8 @@ export const isPossible = (verdict: Verdict): boolean => verdict.against.length 
 export const canBeDoneNow = (verdict: Verdict): boolean =>
   isPossible(verdict) && (isWorkable(verdict.timing.state) || verdict.timing.state === 'unknown');
 
-/** In words: what is known that bears on the decision, for the record and the reply. */
-export function reasonsInWords(known: Circumstances): string[] {
+/** In words: what is known that bears on the decision, for the record and the reply; that a plant is eaten bears on sprays alone. */
+export function reasonsInWords(known: Circumstances, options: readonly OptionStanding[]): string[] {
   const words: (string | false | null)[] = [
     known.culprit === 'present' && 'the culprit is still there',
     known.culprit === 'gone' && 'the culprit has left',
@@ -94,7 +94,7 @@ export function reasonsInWords(known: Circumstances): string[] {
     known.atStake === 'crop' && 'the crop is at stake',
     known.atStake === 'life' && 'the plant may die of it',
     known.seasonLeft === 'little' && 'the season is nearly over',
-    known.edible && 'it is grown to be eaten',
+    known.edible && options.some(isSpray) && 'it is grown to be eaten',
     known.inBloom && 'it is in flower',
     known.heightM !== null && `it is ${known.heightM} m high`,
     known.nearWater && 'water is near',

@@ -1,6 +1,13 @@
 import { Button as AriaButton, Input, Label, TextField as AriaTextField, type ButtonProps, type TextFieldProps } from 'react-aria-components';
 import { Link } from 'react-router';
-import { styled } from 'styled-components';
+import { css, styled } from 'styled-components';
+
+const shape = css`
+  padding: 6px 14px;
+  min-height: 34px;
+  border-radius: 3px;
+  white-space: nowrap;
+`;
 
 /** Buttons in three weights: `act` is the brass one and stands at most once on a view. */
 const Base = styled(AriaButton)<{ $weight: 'act' | 'plain' | 'quiet' }>`
@@ -8,11 +15,8 @@ const Base = styled(AriaButton)<{ $weight: 'act' | 'plain' | 'quiet' }>`
   background: ${({ theme, $weight }) => ($weight === 'act' ? theme.brass : $weight === 'plain' ? theme.sheet : 'transparent')};
   color: ${({ theme, $weight }) => ($weight === 'act' ? theme.brassInk : theme.ink)};
   font-weight: ${({ $weight }) => ($weight === 'quiet' ? 400 : 600)};
-  padding: 6px 14px;
-  min-height: 34px;
-  border-radius: 3px;
+  ${shape}
   cursor: pointer;
-  white-space: nowrap;
   &[data-hovered] {
     background: ${({ theme, $weight }) => ($weight === 'act' ? theme.brass : theme.wash)};
   }
@@ -35,14 +39,11 @@ export const Onward = styled(Link)`
   display: inline-flex;
   align-items: center;
   gap: 6px;
-  border-radius: 3px;
+  ${shape}
   background: ${({ theme }) => theme.brass};
   color: ${({ theme }) => theme.brassInk};
   font-weight: 600;
-  padding: 6px 14px;
-  min-height: 34px;
   text-decoration: none;
-  white-space: nowrap;
   &:focus-visible {
     outline: 2.5px solid ${({ theme }) => theme.focus};
     outline-offset: 2px;

@@ -91,7 +91,7 @@ export function LadderPanel({ standing, edition, overrule, onOverrule }: Props) 
   const { decision, advised, options } = standing;
   const [instead, setInstead] = useState<Verdict | 'leave' | null>(null);
   const [why, setWhy] = useState('');
-  const reasons = reasonsInWords(standing.circumstances);
+  const reasons = reasonsInWords(standing.circumstances, standing.options);
   const confirm = () => {
     if (instead === null || why.trim() === '') return;
     onOverrule({ option: instead === 'leave' ? null : instead.option.id, why: why.trim() });
