@@ -27,7 +27,10 @@ beforeEach(() => {
     'GET /api/editions/*/packed': packEdition(smallEdition),
   });
 });
-afterEach(() => server.stop());
+afterEach(() => {
+  server.stop();
+  window.dispatchEvent(new FocusEvent('focusin')); // the line of a call that was picked up is there
+});
 
 describe('the desk', () => {
   it('says that nobody waits', async () => {
@@ -53,6 +56,17 @@ describe('the desk', () => {
     await userEvent.keyboard('2');
     expect(screen.getByLabelText('address').textContent).toBe('/case/c2');
     expect(store.getState().outbox.pending).toEqual([expect.objectContaining({ kind: 'case', caseId: 'c2', body: { status: 'open' } })]);
+  });
+  it('keeps what is typed before the line of the call is on screen, until something takes the focus', async () => {
+    lists['waiting'] = [summary(1), summary(2)];
+    const { store } = renderAtDesk(<DeskPage />);
+    await screen.findByRole('heading', { name: '2 waiting' });
+    await userEvent.keyboard('12 rosess{Backspace}{Control>}c{/Control}{Enter}now');
+    expect(store.getState().drafts).toEqual({ c1: { text: '2 rosesnow', entered: '2 roses'.length } });
+    expect(store.getState().outbox.pending).toHaveLength(1);
+    window.dispatchEvent(new FocusEvent('focusin'));
+    await userEvent.keyboard('x');
+    expect(store.getState().drafts['c1']?.text).toBe('2 rosesnow');
   });
   it('does not pick up while a name is typed', async () => {
     lists['waiting'] = [summary(1)];
