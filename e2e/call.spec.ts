@@ -42,6 +42,16 @@ test('one call by keyboard, from the waiting line to a saved reply, and the same
   expect(await page.getByRole('region', { name: 'Standing of causes' }).getByRole('button').first().innerText()).toBe(share);
 });
 
+test('nothing typed between taking a call and its line is lost', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: /waiting/ })).toBeVisible();
+  await page.keyboard.press('n');
+  await page.keyboard.type('Hasty Reed');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('my roses have black spots', { delay: 15 });
+  await expect(page.getByLabel('What the caller says')).toHaveValue('my roses have black spots');
+});
+
 test('questions are answered with one key, stepped over, withdrawn, and walked back along the line', async ({ page }) => {
   await newCall(page, 'Key Walker');
   await say(page, 'the leaves of my tomato have brown spots');
