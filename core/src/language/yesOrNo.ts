@@ -74,7 +74,7 @@ const MEANS_NO = new RegExp(
     "(?:they|there|we) (?:aren't|are not|isn't|don't|do not|haven't|have not|didn't|did not|weren't|were not)(?: any)?",
     "i (?:don't|do not|haven't|have not|didn't|did not)",
     '(?:not|none|nothing) (?:(?:this|last|since|until)\\b(?: [^ ,;]+){1,4}|lately|recently|(?:for|in) (?:the (?:last|past)|ages|years|months|weeks|days|a (?:long|while))(?: [^ ,;]+){0,3})',
-    "not (?:any|one|yet|much|that i(?:'ve| have)? (?:know|noticed|spotted|saw|seen|found)(?: of)?)",
+    "not (?:any|one|yet|much|that (?:i|we)(?:'ve| have)? (?:know|notice|noticed|spot|spotted|see|saw|seen|find|found|recall|remember)(?: of)?)",
     "(?:i )?(?:can't|cannot|couldn't|didn't|don't|haven't|have not|never) (?:see|saw|seen|find|found|notice|noticed|had|got) (?:any(?:thing)?|one)",
     "(?:i )?(?:can't|cannot) say (?:i|that i) (?:have|do|did|am)",
     '(?:nothing|none) (?:whatever|whatsoever)',
