@@ -13,6 +13,7 @@ describe('how long a plant has stood', () => {
     ['sowed grass seed a month ago', 30],
     ['I bought three blueberries two years back', 730],
     ["it's been there for twenty years", 7300],
+    ['it has been in four years', 1460],
     ['three years in the ground', 1095],
     ['two months ago I planted it out', 61],
     ['planted it more than three years ago', 1424],

@@ -15,7 +15,7 @@ const SAYINGS = [
   String.raw`\b${STRETCH} (?:ago|back),? (?:i|we|he|she|they)(?: first)? (?:planted|bought|got|sowed|laid|put)\b`,
   String.raw`\b${STRETCH}[ -]old\b(?! (?:ones?|leaves|leaf|wood|seeds?|compost|growth|boy|girl|son|daughter|child|bed))`,
   String.raw`\b(?:had|owned) ${IT}${ABOUT} ${STRETCH}\b(?! (?:of|ago))`,
-  String.raw`\b(?:has|it's|he's|she's|it had) (?:been|stood|lived|grown)(?: growing| standing)? (?:there|here|${PLACE})${ABOUT} ${STRETCH}\b`,
+  String.raw`\b(?:has|it's|he's|she's|it had) (?:been|stood|lived|grown)(?: growing| standing)? (?:there|here|in|${PLACE})${ABOUT} ${STRETCH}\b`,
   String.raw`\b${STRETCH} ${PLACE}`,
 ].map((source) => new RegExp(source, 'g'));
 

@@ -134,6 +134,8 @@ describe('an answer', () => {
     ['Are there webs?', 'quite a lot', 'yes'],
     ['Is it sticky?', 'it is', 'yes'],
     ['any ants', "I don't think so", 'no'],
+    ['black streaks on the stems?', 'not that I see', 'no'],
+    ['any holes?', 'not that we notice', 'no'],
     ['Do you see insects?', "can't see any", 'no'],
     ['Has it been moved?', "it hasn't.", 'no'],
     ['Any frost?', 'last Tuesday', 'yes'],
