@@ -44,7 +44,14 @@ const Right = styled.div`
     border-bottom: 1.5px solid ${({ theme }) => theme.ink};
   }
 `;
+/** Stays in sight over a long plan: the way on to the letter is in it. */
 const Head = styled.header`
+  position: sticky;
+  top: 0;
+  z-index: 1;
+  margin: -16px -24px -8px;
+  padding: 16px 24px 8px;
+  background: ${({ theme }) => theme.paper};
   display: flex;
   gap: 6px 18px;
   align-items: baseline;
