@@ -61,7 +61,7 @@ describe('the desk', () => {
     lists['waiting'] = [summary(1), summary(2)];
     const { store } = renderAtDesk(<DeskPage />);
     await screen.findByRole('heading', { name: '2 waiting' });
-    await userEvent.keyboard('12 rosess{Backspace}{Control>}c{/Control}{Enter}now');
+    await userEvent.keyboard('{1>3/}2 rosess{Backspace}{Control>}c{/Control}{Enter}now'); // the 1 is held down
     expect(store.getState().drafts).toEqual({ c1: { text: '2 rosesnow', entered: '2 roses'.length } });
     expect(store.getState().outbox.pending).toHaveLength(1);
     window.dispatchEvent(new FocusEvent('focusin'));

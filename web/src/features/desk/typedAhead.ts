@@ -9,13 +9,19 @@ const LONGEST_WAIT_MS = 3000;
  * takes the focus.
  */
 export function keepTypedAhead(store: Pick<Store, 'dispatch' | 'getState'>, caseId: string): void {
+  /** Whether the key meant something for the line. */
+  const take = (key: string): boolean => {
+    const { text } = store.getState().drafts[caseId] ?? NO_DRAFT;
+    if (key === 'Enter') store.dispatch(entered(caseId));
+    else if (key === 'Backspace') store.dispatch(typed({ caseId, text: text.slice(0, -1) }));
+    else if (key.length === 1) store.dispatch(typed({ caseId, text: text + key }));
+    else return false;
+    return true;
+  };
   const onKey = (event: KeyboardEvent): void => {
     if (event.ctrlKey || event.altKey || event.metaKey) return;
-    const { text } = store.getState().drafts[caseId] ?? NO_DRAFT;
-    if (event.key === 'Enter') store.dispatch(entered(caseId));
-    else if (event.key === 'Backspace') store.dispatch(typed({ caseId, text: text.slice(0, -1) }));
-    else if (event.key.length === 1) store.dispatch(typed({ caseId, text: text + event.key }));
-    else return;
+    // the key that picked the call up may still be held down: that is no word
+    if (!event.repeat && !take(event.key)) return;
     event.preventDefault();
     event.stopPropagation();
   };
