@@ -92,6 +92,8 @@ interface Statement {
   date: string;
   climate: Climate;
   hemisphere?: Hemisphere;
+  /** The plant by any of its names, where the advisor chose it and the words do not tell. */
+  host?: string;
   words: string[];
   cause: string;
 }
@@ -107,7 +109,7 @@ describe('callers in their own words', () => {
       date: s.date,
       climate: s.climate,
       hemisphere: s.hemisphere ?? 'N',
-      host: null,
+      host: s.host ?? null,
       words: s.words,
       readings: [],
     });
