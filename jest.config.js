@@ -16,7 +16,7 @@ const project = (name, extra = {}) => ({
   ...extra,
 });
 export default {
-  testTimeout: 60000,
+  testTimeout: 240_000,
   projects: [
     project('core'),
     project('knowledge'),

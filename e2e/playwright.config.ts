@@ -9,8 +9,8 @@ export default defineConfig({
   outputDir: '../.data/e2e-results',
   reporter: [['list'], ['json']],
   workers: 1,
-  timeout: 90_000,
-  expect: { timeout: 20_000 },
+  timeout: 240_000,
+  expect: { timeout: 45_000 },
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
@@ -23,7 +23,7 @@ export default defineConfig({
     url: `http://127.0.0.1:${port}/api/health`,
     env: { PORT: String(port), DATABASE_URL: process.env['DATABASE_URL'] ?? '', SOUNDING_ROOT: root },
     reuseExistingServer: false,
-    timeout: 40_000,
+    timeout: 120_000,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 5000 },
   },
 });

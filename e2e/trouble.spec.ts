@@ -31,7 +31,7 @@ test.describe('when the server is away', () => {
     await page.reload();
     await expect(page.getByText('Webs or silk: none').first()).toBeVisible();
     await page.unroute('**/api/questions/**');
-    await expect(page.getByText('all saved')).toBeVisible({ timeout: 15_000 });
+    await expect(page.getByText('all saved')).toBeVisible();
     await page.reload();
     await expect(page.getByText('Webs or silk: none').first()).toBeVisible();
   });
@@ -44,7 +44,7 @@ test.describe('when the server is away', () => {
     await expect(page.getByText(/not saved yet – kept here/)).toBeVisible();
     await expect(page.getByText('Vigour: growing well').first()).toBeVisible();
     startDatabase();
-    await expect(page.getByText('all saved')).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText('all saved')).toBeVisible({ timeout: 60_000 });
     await page.reload();
     await expect(page.getByText('Leaf shape: cupped like little spoons or cabbages').first()).toBeVisible();
     await expect(page.getByText('Vigour: growing well').first()).toBeVisible();
@@ -67,7 +67,7 @@ test.describe('when the server is away', () => {
     await page.goBack();
     await expect(page.getByLabel('What the caller says')).toHaveValue('half a sentence');
     startDatabase();
-    await expect(page.getByText('all saved')).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText('all saved')).toBeVisible({ timeout: 60_000 });
     await expect(page.getByText(/#\d+/)).toBeVisible();
     await page.reload();
     await expect(page.getByText('Leaf shape: cupped like little spoons or cabbages').first()).toBeVisible();

@@ -27,9 +27,9 @@ check types node_modules/.bin/tsc -b
 check lint node_modules/.bin/eslint --cache --cache-location .data/eslintcache .
 check "knowledge lint" node_modules/.bin/tsx knowledge/src/main.ts --lint
 NODE_OPTIONS="--experimental-vm-modules --disable-warning=ExperimentalWarning" \
-  timeout 1200 node_modules/.bin/jest --maxWorkers=2 --json --outputFile="$SOUNDING_DATA/jest.json" || true
+  timeout 2400 node_modules/.bin/jest --maxWorkers=2 --json --outputFile="$SOUNDING_DATA/jest.json" || true
 count jest "$SOUNDING_DATA/jest.json"
-PLAYWRIGHT_JSON_OUTPUT_NAME="$SOUNDING_DATA/playwright.json" timeout 900 node_modules/.bin/playwright test --config e2e/playwright.config.ts || true
+PLAYWRIGHT_JSON_OUTPUT_NAME="$SOUNDING_DATA/playwright.json" timeout 2400 node_modules/.bin/playwright test --config e2e/playwright.config.ts || true
 count journeys "$SOUNDING_DATA/playwright.json"
 echo "$passed passed, $failed failed"
 [ "$failed" = 0 ]

@@ -57,7 +57,7 @@ beforeAll(async () => {
   };
   agent = request.agent(createApp(services, pino({ level: 'silent' }), null));
   session = sessionView.parse((await agent.get('/api/session')).body);
-}, 60_000);
+});
 afterAll(async () => {
   weather.close();
   await connection.pool.end();

@@ -13,7 +13,7 @@ beforeAll(async () => {
   desk = await openTestDesk('evidence');
   await desk.session();
   await desk.agent.post('/api/cases').send({ id: caseId, questionId, channel: 'table', caller: { name: 'Tilda Rook' } });
-}, 60_000);
+});
 afterAll(() => desk.close());
 
 const question = async () => caseView.parse((await desk.agent.get(`/api/cases/${caseId}`)).body).questions[0]!;

@@ -9,7 +9,7 @@ const OF_THE_DEMO = 3;
 let desk: TestDesk;
 beforeAll(async () => {
   desk = await openTestDesk('learning');
-}, 60_000);
+});
 afterAll(() => desk.close());
 
 const learning = async () => learningView.parse((await desk.agent.get('/api/learning')).body);

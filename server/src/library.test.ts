@@ -1,17 +1,14 @@
-import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { entryView, importView, libraryChange, sessionView, type SessionView } from '@sounding/contract/api.ts';
 import type { Inspection } from '@sounding/core/edition/edition.ts';
 import { openTestDesk, type TestDesk } from './testDesk.ts';
-
-// every write compiles and lints the whole library
-jest.setTimeout(120_000);
 
 let desk: TestDesk;
 let agent: TestDesk['agent'];
 beforeAll(async () => {
   desk = await openTestDesk('library');
   ({ agent } = desk);
-}, 60_000);
+});
 afterAll(() => desk.close());
 
 const session = async (): Promise<SessionView> => sessionView.parse((await agent.get('/api/session')).body);

@@ -38,7 +38,7 @@ beforeAll(async () => {
       applications: [application('2026-06-15', 'planned'), application('2026-06-25', 'planned'), application('2026-07-05', 'skipped')],
     },
   });
-}, 60_000);
+});
 afterAll(() => desk.close());
 
 const advise = (body: string) =>

@@ -11,7 +11,7 @@ import { openTestDesk, type TestDesk } from './testDesk.ts';
 let desk: TestDesk;
 beforeAll(async () => {
   desk = await openTestDesk('shed');
-}, 60_000);
+});
 afterAll(() => desk.close());
 
 const shed = async () => shedView.parse((await desk.agent.get('/api/shed')).body);

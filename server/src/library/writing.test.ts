@@ -1,10 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { entryView } from '@sounding/contract/api.ts';
 import { openTestDesk, type TestDesk } from '../testDesk.ts';
-
-// every write compiles and lints the whole library
-jest.setTimeout(120_000);
 
 /** Trials of a library that have begun, each waiting to be let go on. */
 const begun: (() => void)[] = [];
@@ -28,7 +25,7 @@ beforeAll(async () => {
     }),
   });
   await desk.seat('coordinator');
-}, 60_000);
+});
 afterAll(() => desk.close());
 
 const entry = async (id: string) => entryView.parse((await desk.agent.get(`/api/library/entries/causes/${id}`)).body);

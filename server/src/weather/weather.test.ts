@@ -22,7 +22,7 @@ beforeAll(async () => {
   desk = await openTestDesk('weather', {
     fetchWeather: async (db, deskId, until) => void (await fetchDesk(db, weatherClient(service.url, patienceMs), deskId, until, NOW)),
   });
-}, 60_000);
+});
 afterAll(async () => {
   service.close();
   await desk.close();
