@@ -16,7 +16,7 @@ const project = (name, extra = {}) => ({
   ...extra,
 });
 export default {
-  testTimeout: 240_000,
+  testTimeout: 240_000, // a machine short of processors is no failure
   projects: [
     project('core'),
     project('knowledge'),
