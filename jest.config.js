@@ -24,6 +24,6 @@ export default {
     project('cli'),
     project('server'),
     project('bench'),
-    project('web', { testEnvironment: '<rootDir>/../jest-env-web.js' }),
+    project('web', { testEnvironment: '<rootDir>/../jest-env-web.js', setupFilesAfterEnv: ['<rootDir>/src/patience.ts'] }),
   ],
 };

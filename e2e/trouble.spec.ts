@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
+import type { Response } from '@playwright/test';
 import { expect, newCall, say, test } from './support.ts';
 
 let dead = false;
@@ -117,15 +118,11 @@ test('the demo day moves the windows', async ({ page }) => {
 });
 
 test('the first page weighs under 300 kB', async ({ page }) => {
-  const sizes: [string, number][] = [];
-  page.on('response', (response) => {
-    void response
-      .request()
-      .sizes()
-      .then((s) => sizes.push([response.url(), s.responseBodySize + s.responseHeadersSize]));
-  });
+  const responses: Response[] = [];
+  page.on('response', (response) => responses.push(response));
   await page.goto('/', { waitUntil: 'networkidle' });
-  const total = sizes.reduce((sum, [, size]) => sum + size, 0);
+  const sizes = await Promise.all(responses.map((response) => response.request().sizes()));
+  const total = sizes.reduce((sum, { responseBodySize, responseHeadersSize }) => sum + responseBodySize + responseHeadersSize, 0);
   console.log(`first page: ${(total / 1000).toFixed(0)} kB in ${sizes.length} responses`);
   expect(total).toBeLessThan(300_000);
 });

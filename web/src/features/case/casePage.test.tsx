@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
-import { screen, waitFor, within } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { CaseView } from '@sounding/contract/api.ts';
 import { packEdition } from '@sounding/core/edition/packed.ts';
@@ -64,7 +64,7 @@ describe('a case', () => {
     await userEvent.type(await entry(), 'my bean has holes in the leaves{Enter}');
     await waitFor(() => expect(store.getState().outbox.pending.map(({ kind }) => kind)).toEqual(['new-case', 'statement', 'question']));
     expect(server.asked).not.toContain('GET /api/cases/c1');
-    store.dispatch(sent({ id: begun.id, at: Date.now() }));
+    act(() => void store.dispatch(sent({ id: begun.id, at: Date.now() })));
     expect(await screen.findByText(/#17/)).toBeTruthy();
     expect(within(said()).getByText(/my bean has holes in the leaves/)).toBeTruthy();
   });
@@ -172,7 +172,7 @@ describe('a case', () => {
     await screen.findByText(/holes: some/);
     await userEvent.keyboard('{Enter}');
     await within(said()).findByText(/my bean has holes/);
-    for (const { id } of store.getState().outbox.pending) store.dispatch(sent({ id, at: 0 }));
+    act(() => store.getState().outbox.pending.forEach(({ id }) => store.dispatch(sent({ id, at: 0 }))));
     unmount();
     server.stop();
     server = fakeServer({ 'GET /api/editions/*/packed': packEdition(smallEdition) });
