@@ -91,7 +91,7 @@ export interface Standing {
 }
 
 /** Raised whenever the same readings and edition could give another standing. */
-export const ENGINE_VERSION = '2.8.0';
+export const ENGINE_VERSION = '2.9.0';
 
 const UNLISTED_NAME = 'Something not on our list';
 /** Evidence is worked out for as many candidates as anyone will look at. */
@@ -221,12 +221,14 @@ export class Consultant {
     const leading = (leader && causes.get(leader.cause)) ?? null;
     const circumstances = known(leading);
     const options = leading ? verdictsOf(leading, this.optionsOf(leading, season), circumstances) : [];
-    // as sure as one may act on: no surer than with half the trust in how it was put
-    const probability = leader ? Math.min(leader.probability, sober[order[0]!] ?? 0) : 0;
-    const advised = nothingSeen(input.readings, leader?.probability ?? 0) ? NOTHING_SEEN : decide(leading, probability, options, circumstances);
+    // as sure as one may be: no surer than with half the trust in how it was put
+    const soberly = candidates.map((c, rank) => Math.min(c.probability, sober[order[rank]!] ?? 0));
+    const sureness = { stated: leader?.probability ?? 0, sober: soberly[0] ?? 0 };
+    const advised = nothingSeen(input.readings, sureness.stated) ? NOTHING_SEEN : decide(leading, sureness, options, circumstances);
     const enough = enoughToAnswer(
-      candidates.map((c, rank) => ({ probability: Math.min(c.probability, sober[order[rank]!] ?? 0), act: c.act, listed: c.cause !== UNLISTED })),
-      questions,
+      candidates.map((c, rank) => ({ probability: soberly[rank]!, act: c.act, listed: c.cause !== UNLISTED })),
+      // a guess that rests on the wording ends no call: what the questions are worth is asked with half the trust in it
+      sureness.sober >= FIRM ? questions : rankQuestions(open, sober, channel, stakes),
       input.readings.length,
     );
     const told = input.readings.some((reading) => isComplaint(reading, this.findings.get(reading.finding)));

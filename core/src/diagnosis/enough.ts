@@ -6,16 +6,17 @@ export type Enough =
 
 export const STANDS_OUT = 0.85;
 const SAME_ADVICE_SHARE = 0.9;
-const LEAST_USEFUL_BITS = 0.03;
-/** A question that saves less than this of the loss table's points cannot change the advice enough to be worth a caller's time. */
-const LEAST_USEFUL_WORTH = 0.25;
+/** A question is worth a caller's time that is expected to save this of the loss table's points: what it costs to leave alone the one plant in a hundred that wanted tending. */
+const LEAST_USEFUL_WORTH = 0.1;
+/** Or one that tells this much: no answer alone may change the advice where two of them do, and a question is weighed by itself. */
+const LEAST_USEFUL_BITS = 0.1;
 
 /** No call is ended on the way it was put: what is enough must be so with this share of the wording's weight, too. Elicited. */
 export const WORDS_TRUSTED = 0.5;
 
 /**
  * Is there enough to answer? Yes when one cause stands out, when everything still likely leads to the same
- * advice, or when no question that can be asked would tell much. The last is not a diagnosis: see the decision.
+ * advice, or when no question that can be asked would change or tell enough. The last is not a diagnosis: see the decision.
  * @param ranked causes with probability, the wording at part of its weight, and the rung each would be answered with, likeliest first
  */
 export function enoughToAnswer(
@@ -32,6 +33,6 @@ export function enoughToAnswer(
     covered += candidate.probability;
     if (covered >= SAME_ADVICE_SHARE && readingCount >= 2) return { enough: true, because: 'same-advice' };
   }
-  const useful = questions.some((question) => question.worth >= LEAST_USEFUL_WORTH || (question.worth === 0 && question.bits >= LEAST_USEFUL_BITS));
+  const useful = questions.some(({ worth, bits }) => worth >= LEAST_USEFUL_WORTH || bits >= LEAST_USEFUL_BITS);
   return useful ? { enough: false, because: 'still-open' } : { enough: true, because: 'nothing-left-to-ask' };
 }

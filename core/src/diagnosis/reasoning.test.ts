@@ -115,8 +115,13 @@ describe('enough', () => {
   it('is so when all that is likely leads to the same advice', () =>
     expect(enoughToAnswer([candidate(0.5), candidate(0.42), candidate(0.08, 'contact')], useful, 2).because).toBe('same-advice'));
   it('is not so because the unlisted leads', () => expect(enoughToAnswer([candidate(0.95, 'leave', false)], useful, 3).enough).toBe(false));
-  it('ends when no question would tell anything', () =>
-    expect(enoughToAnswer([candidate(0.5), candidate(0.5, 'contact')], [], 3).because).toBe('nothing-left-to-ask'));
+  it('ends when no question would change the advice enough, nor tell enough to go on from', () => {
+    const open = [candidate(0.5), candidate(0.5, 'contact')];
+    const because = (bits: number, worth: number) => enoughToAnswer(open, [{ ...useful[0]!, bits, worth }], 3).because;
+    expect(enoughToAnswer(open, [], 3).because).toBe('nothing-left-to-ask');
+    expect([because(0.09, 0), because(0.09, 0.09)]).toEqual(['nothing-left-to-ask', 'nothing-left-to-ask']);
+    expect([because(0.1, 0), because(0, 0.1)]).toEqual(['still-open', 'still-open']);
+  });
 });
 
 describe('fitted model', () => {

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { Cause, School, TreatmentOption } from '../edition/edition.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { NOTHING_KNOWN, settled, type Circumstances } from './circumstances.ts';
-import { actOf, decide, optionsOn, optionStandings, overruled, preferredAmong } from './decide.ts';
+import { actOf, decide, optionsOn, optionStandings, overruled, preferredAmong, type Sureness } from './decide.ts';
 import { withHouseLines } from './houseLines.ts';
 import { verdictsOf } from './verdicts.ts';
 
@@ -24,8 +24,9 @@ const cause: Cause = {
   options: [option('spray', 'contact', { window: 'april', preferred: true }), option('pick', 'physical'), option('nothing', 'leave')],
 };
 const on = (date: string) => ({ date, climate: null, hemisphere: 'N', weather: null }) as const;
-const decideOn = (c: Cause, date: string, p = 0.9, known: Circumstances = NOTHING_KNOWN) =>
-  decide(c, p, verdictsOf(c, optionStandings(c, on(date)), known), known);
+const sure = (stated: number, sober = stated) => ({ stated, sober });
+const decideOn = (c: Cause, date: string, p: number | Sureness = 0.9, known: Circumstances = NOTHING_KNOWN) =>
+  decide(c, typeof p === 'number' ? sure(p) : p, verdictsOf(c, optionStandings(c, on(date)), known), known);
 
 describe('decision', () => {
   it('orders options from gentle to strong', () =>
@@ -95,7 +96,7 @@ describe('decision', () => {
     expect(decideOn(late, '2026-09-20')).toMatchObject({ act: 'leave', option: 'season ends', why: 'season ends' });
     expect(decideOn(late, '2026-09-20', 0.9, { ...NOTHING_KNOWN, wish: 'wants-gone' })).toMatchObject({ act: 'physical' });
     const indoors = optionStandings(late, { ...on('2026-09-20'), indoors: true });
-    expect(decide(late, 0.9, verdictsOf(late, indoors, NOTHING_KNOWN))).toMatchObject({ act: 'physical' });
+    expect(decide(late, sure(0.9), verdictsOf(late, indoors, NOTHING_KNOWN))).toMatchObject({ act: 'physical' });
   });
   it.each(['physical', 'culture', 'biological'] as const)('advises gentle work (%s) ahead of its time, with the day for it', (act) => {
     const autumn = { ...cause, options: [option('bands', act, { window: 'april', preferred: true }), option('rake', 'culture', { effect: 'fair' })] };
@@ -112,10 +113,16 @@ describe('decision', () => {
     const fair = { ...bags, options: [bags.options[0]!, option('pick', 'physical', { effect: 'fair' })] };
     expect(decideOn(fair, '2026-07-20')).toMatchObject({ act: 'biological', option: 'bacillus' });
   });
-  it('refers when nothing on record explains it', () => expect(decide(null, 0.6, [])).toMatchObject({ act: 'refer', firm: true }));
+  it('refers when nothing on record explains it', () => expect(decide(null, sure(0.6), [])).toMatchObject({ act: 'refer', firm: true }));
   it('is not firm below even odds', () => {
     expect(decideOn(cause, '2026-04-10', 0.49).firm).toBe(false);
     expect(decideOn(cause, '2026-04-10', 0.5).firm).toBe(true);
+  });
+  it('is firm where the way it was put says it beyond doubt, but never with what is hard to take back', () => {
+    const harmless = { ...cause, options: [option('nothing', 'leave', { preferred: true })] };
+    expect(decideOn(harmless, '2026-06-10', sure(0.85, 0.3))).toMatchObject({ act: 'leave', firm: true });
+    expect(decideOn(harmless, '2026-06-10', sure(0.84, 0.49)).firm).toBe(false);
+    expect(decideOn(cause, '2026-04-10', sure(0.99, 0.49))).toMatchObject({ act: 'contact', firm: false });
   });
 });
 
@@ -160,7 +167,7 @@ describe('is it worth doing?', () => {
   });
   it('is overruled by the advisor with a word why, and says what it would have advised', () => {
     const verdicts = verdictsOf(insect, optionStandings(insect, on('2026-04-10')), NOTHING_KNOWN);
-    const first = decide(insect, 0.9, verdicts);
+    const first = decide(insect, sure(0.9), verdicts);
     expect(overruled(first, verdicts, { option: 'jet', why: 'one twig only' })).toMatchObject({
       act: 'physical',
       option: 'jet',
@@ -181,7 +188,7 @@ describe('options for certain hosts', () => {
   };
   const decidedOn = (plant: typeof oak | null) => {
     const standings = optionStandings(mildew, on('2026-04-10'), plant);
-    return { ...decide(mildew, 0.9, verdictsOf(mildew, standings, NOTHING_KNOWN)), rung: actOf(mildew, standings) };
+    return { ...decide(mildew, sure(0.9), verdictsOf(mildew, standings, NOTHING_KNOWN)), rung: actOf(mildew, standings) };
   };
   it('go before what is preferred everywhere, and speak for themselves', () =>
     expect(decidedOn(oak)).toMatchObject({ act: 'leave', option: 'leave-oak', why: 'A tree carries it.', rung: 'leave' }));
