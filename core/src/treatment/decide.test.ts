@@ -118,10 +118,10 @@ describe('decision', () => {
     expect(decideOn(cause, '2026-04-10', 0.49).firm).toBe(false);
     expect(decideOn(cause, '2026-04-10', 0.5).firm).toBe(true);
   });
-  it('is firm where the way it was put says it beyond doubt, but never with what is hard to take back', () => {
+  it('is firm where the way it was put says it plainly, but never with what is hard to take back', () => {
     const harmless = { ...cause, options: [option('nothing', 'leave', { preferred: true })] };
-    expect(decideOn(harmless, '2026-06-10', sure(0.85, 0.3))).toMatchObject({ act: 'leave', firm: true });
-    expect(decideOn(harmless, '2026-06-10', sure(0.84, 0.49)).firm).toBe(false);
+    expect(decideOn(harmless, '2026-06-10', sure(0.7, 0.3))).toMatchObject({ act: 'leave', firm: true });
+    expect(decideOn(harmless, '2026-06-10', sure(0.69, 0.49)).firm).toBe(false);
     expect(decideOn(cause, '2026-04-10', sure(0.99, 0.49))).toMatchObject({ act: 'contact', firm: false });
   });
 });

@@ -1,4 +1,3 @@
-import { STANDS_OUT } from '../diagnosis/enough.ts';
 import { isAmong } from '../diagnosis/hosts.ts';
 import { inSentence } from '../edition/names.ts';
 import { ACTS, UNLISTED, type Act, type Cause, type Plant, type TreatmentOption } from '../edition/edition.ts';
@@ -177,8 +176,10 @@ export interface Sureness {
 /** A leader below this is a guess: the advice waits for a better look. */
 export const FIRM = 0.5;
 
-/** What the way it was put says beyond doubt is enough for whatever can be taken back: of such leaders 39 in 40 were right (decision 61). */
-const isFirm = ({ stated, sober }: Sureness, act: Act): boolean => sober >= FIRM || (stated >= STANDS_OUT && !HARD_TO_TAKE_BACK.has(act));
+/** Sure enough for whatever can be taken back, though more of it rests on the wording: of such leaders 93 in 100 were right (decision 61). */
+const SAID_PLAINLY = 0.7;
+
+const isFirm = ({ stated, sober }: Sureness, act: Act): boolean => sober >= FIRM || (stated >= SAID_PLAINLY && !HARD_TO_TAKE_BACK.has(act));
 const HARD_TO_TAKE_BACK: ReadonlySet<Act> = new Set<Act>(['contact', 'systemic', 'remove']);
 
 /**
