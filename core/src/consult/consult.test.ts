@@ -66,6 +66,11 @@ describe('consultant', () => {
     expect(standings).toContainEqual({ likely: true, firm: false, enough: false });
     expect(standings).not.toContainEqual({ likely: true, firm: false, enough: true });
     expect(standings.at(-1)).toEqual({ likely: true, firm: true, enough: true });
+    const looked = [
+      { finding: WORDING, answer: 'glassy rime and hoar', channel: 'caller' as const },
+      { finding: 'frost', answer: 'yes', channel: 'laboratory' as const },
+    ];
+    expect(consultant.consult({ ...base, readings: looked }).enough).toEqual({ enough: true, because: 'one-stands-out' });
   });
   it('refuses a host the edition does not have', () =>
     expect(() => new Consultant(smallEdition).consult({ ...base, host: 'unicorn' })).toThrow(/"unicorn" is not in this edition/));

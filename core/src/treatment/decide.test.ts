@@ -123,6 +123,7 @@ describe('decision', () => {
     expect(decideOn(harmless, '2026-06-10', sure(0.7, 0.3))).toMatchObject({ act: 'leave', firm: true });
     expect(decideOn(harmless, '2026-06-10', sure(0.69, 0.49)).firm).toBe(false);
     expect(decideOn(cause, '2026-04-10', sure(0.99, 0.49))).toMatchObject({ act: 'contact', firm: false });
+    expect(decideOn(cause, '2026-06-10', sure(0.99, 0.49))).toMatchObject({ act: 'physical', noteFor: '2027-04-01', firm: false });
   });
 });
 

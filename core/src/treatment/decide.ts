@@ -178,9 +178,13 @@ export const FIRM = 0.5;
 
 /** Sure enough for whatever can be taken back, though more of it rests on the wording: of such leaders 93 in 100 were right (decision 61). */
 const SAID_PLAINLY = 0.7;
-
-const isFirm = ({ stated, sober }: Sureness, act: Act): boolean => sober >= FIRM || (stated >= SAID_PLAINLY && !HARD_TO_TAKE_BACK.has(act));
 const HARD_TO_TAKE_BACK: ReadonlySet<Act> = new Set<Act>(['contact', 'systemic', 'remove']);
+
+/** What is hard to take back waits for the surer look even where it is only noted for its day. */
+function isFirm({ stated, sober }: Sureness, act: Act, verdicts: readonly Verdict[]): boolean {
+  const acts = [act, ...verdicts.filter(({ option }) => option.preferred).map(({ option }) => option.act)];
+  return sober >= FIRM || (stated >= SAID_PLAINLY && !acts.some((one) => HARD_TO_TAKE_BACK.has(one)));
+}
 
 /**
  * Is anything worth doing, and what? The likeliest cause's preferred option if its window and the circumstances allow it, else the
@@ -189,7 +193,7 @@ const HARD_TO_TAKE_BACK: ReadonlySet<Act> = new Set<Act>(['contact', 'systemic',
 export function decide(cause: Cause | null, sureness: Sureness, verdicts: readonly Verdict[], known: Circumstances = NOTHING_KNOWN): Decision {
   if (cause === null || cause.id === UNLISTED) return STUMPED;
   const advice = adviceFor(cause, verdicts, known);
-  if (isFirm(sureness, advice.act)) return { ...advice, firm: true };
+  if (isFirm(sureness, advice.act, verdicts)) return { ...advice, firm: true };
   return { ...advice, why: `Not sure enough to act on yet. If it is ${inSentence(cause.name)}: ${advice.why}`, firm: false };
 }
 
