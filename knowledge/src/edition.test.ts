@@ -193,6 +193,12 @@ describe('lint', () => {
       },
       /webbing: phrase "zorble \{silk\}" of answer "fine-silk" stands already at "none"/,
     ],
+    [
+      'one species on one plant under two names',
+      (e) => (e.causes.find((c) => c.id === 'pear-scab')!.latin = 'Gymnosporangium sabinae'),
+      /Gymnosporangium sabinae on Pear, and so is "pear-(scab|rust)": one cause under two names\?/,
+    ],
+    ['a host told twice', (e) => rust(e).hosts.include.push({ genus: 'Pyrus', weight: 1 }), /pear-rust: genus Pyrus is a host twice/],
     ['a host that is also excluded', (e) => rust(e).hosts.exclude.push({ genus: 'Pyrus' }), /is both a host and excluded/],
     [
       'a family without its problem',

@@ -127,21 +127,39 @@ const selectorText = (selector: HostSelector) =>
     .flat()
     .join(' ');
 
-/** A host no plant answers to says nothing; one taken in and shut out by the same breadth of selector contradicts itself. */
+/** A host no plant answers to says nothing; one told twice, or taken in and shut out by the same breadth of selector, contradicts itself. */
 function lintHosts(cause: Cause, plants: Edition['plants'], say: Say): void {
   for (const host of [...cause.hosts.include, ...cause.hosts.exclude])
     if (!plants.some((plant) => isAmong([host], plant))) say(`no plant of this edition is ${selectorText(host)}`);
   const shut = new Set(cause.hosts.exclude.map(selectorText));
-  for (const host of cause.hosts.include) if (shut.has(selectorText(host))) say(`${selectorText(host)} is both a host and excluded`);
+  const told = new Set<string>();
+  for (const host of cause.hosts.include.map(selectorText)) {
+    if (shut.has(host)) say(`${host} is both a host and excluded`);
+    if (told.has(host)) say(`${host} is a host twice`);
+    told.add(host);
+  }
 }
 
+/** One species: "Erwinia amylovora", not a genus and not a list of them. */
+const SPECIES = /^[A-Z][a-z]+ [a-z]{4,}$/;
+
+/** One thing under two names: causes of one name, or of one species on one plant. */
 function lintNames(edition: Edition, sayOf: (id: string) => Say): void {
   const owner = new Map<string, string>();
+  const ofSpecies = new Map<string, Cause[]>();
   for (const cause of edition.causes) {
     const name = cause.name.toLowerCase();
     const other = owner.get(name);
     if (other) sayOf(cause.id)(`has the same name as "${other}"`);
     owner.set(name, cause.id);
+    const { latin } = cause;
+    if (!latin || !SPECIES.test(latin)) continue;
+    const others = ofSpecies.get(latin) ?? [];
+    for (const one of others) {
+      const plant = edition.plants.find((host) => hostWeight(cause, host) > 0 && hostWeight(one, host) > 0);
+      if (plant) sayOf(cause.id)(`is ${latin} on ${plant.name}, and so is "${one.id}": one cause under two names?`);
+    }
+    ofSpecies.set(latin, [...others, cause]);
   }
 }
 
