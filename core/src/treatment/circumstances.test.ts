@@ -24,4 +24,11 @@ describe('what the readings say of the circumstances', () => {
       recurs: 'every-year',
       edible: true,
     }));
+  it.each([
+    [['stone-fruit', 'fruit-tree'], true],
+    [['stone-fruit', 'tree'], undefined],
+    [['tree'], false],
+  ])('plants of %j are grown to be eaten: %p', (groups, edible) =>
+    expect(circumstancesRead([], plant(...groups), null).edible).toBe(edible),
+  );
 });

@@ -71,13 +71,13 @@ const EATEN = new Set([
   'fruit-tree',
   'soft-fruit',
   'tropical-fruit',
-  'stone-fruit',
-  'pome-fruit',
   'citrus',
   'nut-tree',
   'herbaceous-fruit',
   'fruit',
 ]);
+/** Kin of fruit trees: the flowering cherry is not picked, the serviceberry may be. Only the caller knows. */
+const PERHAPS_EATEN = new Set(['stone-fruit', 'pome-fruit']);
 /** Groups of plants that take years to establish. */
 const WOODY = new Set(['tree', 'shrub', 'hedge', 'fruit-tree', 'conifer', 'climber', 'citrus', 'soft-fruit']);
 /** Culprits one can find alive on or at the plant. */
@@ -95,6 +95,7 @@ export function circumstancesRead(readings: readonly Reading[], plant: Plant | n
   const vigour = answered(readings, 'vigour');
   const onset = answered(readings, 'onset');
   const grown = answered(readings, 'where-grown');
+  const isOf = (groups: ReadonlySet<string>) => plant?.groups.some((group) => groups.has(group)) ?? false;
   const read: Partial<Circumstances> = {};
   if (cause && CREATURES.has(cause.kind) && seen !== null) read.culprit = seen === 'none' ? 'not-found' : 'present';
   if (vigour === 'growing-well') read.plantIs = 'strong';
@@ -102,8 +103,8 @@ export function circumstancesRead(readings: readonly Reading[], plant: Plant | n
   if (onset === 'every-year') read.recurs = 'every-year';
   if (grown !== null && grown !== 'indoors') read.underGlass = grown === 'under-glass';
   const age = answered(readings, 'plant-age');
-  if (age !== null && plant?.groups.some((group) => WOODY.has(group))) read.young = age !== 'longer';
-  if (plant) read.edible = plant.groups.some((group) => EATEN.has(group));
+  if (age !== null && isOf(WOODY)) read.young = age !== 'longer';
+  if (plant && (isOf(EATEN) || !isOf(PERHAPS_EATEN))) read.edible = isOf(EATEN);
   return read;
 }
 

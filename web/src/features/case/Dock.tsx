@@ -35,6 +35,8 @@ const ENOUGH_WORDS = {
   'same-advice': 'Enough to answer: everything still likely leads to the same advice.',
   'nothing-left-to-ask': 'No question left would tell much. Answer with what there is, or refer.',
 } as const;
+/** Where the advice is firm all the same. */
+const FIRM_WORDS = 'Enough to answer: no question left would tell much more.';
 
 interface Props {
   edition: Edition;
@@ -87,12 +89,12 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
   },
   entry,
 ) {
-  const { enough } = standing;
+  const { enough, decision } = standing;
   const done = onlyCare || enough.enough;
   const doneWords = onlyCare
     ? `A question of care: read the answer out${first === 'plant' ? ', or name the plant for its own' : ''}.`
     : enough.enough &&
-      `${ENOUGH_WORDS[enough.because]} ${standing.candidates[0]?.name}, ${percent(standing.candidates[0]?.probability ?? 0)}\u00a0%.`;
+      `${enough.because === 'nothing-left-to-ask' && decision.firm ? FIRM_WORDS : ENOUGH_WORDS[enough.because]} ${standing.candidates[0]?.name}, ${percent(standing.candidates[0]?.probability ?? 0)}\u00a0%.`;
   const at = standing.questions.findIndex((q) => q.finding === finding?.id);
   const question = standing.questions[at];
   const reason = standing.reasons[at];
