@@ -44,6 +44,18 @@ describe('answers to questions of care', () => {
     ]);
     expect(answers(plant, 'eat')).toEqual([['eat', 'Cut spots out.']]);
   });
+  it('come from the card of the plant that a question names', () => {
+    const lily: Plant = { ...plant, id: 'lily', name: 'Lily', latin: 'Lilium', poisonous: 'Deadly to cats.' };
+    const both = { ...edition, plants: [plant, lily] };
+    const told = careAnswers(both, plant, [
+      { topic: 'prune', from: '' },
+      { topic: 'poison', from: '', of: ['lily'] },
+    ]);
+    expect(told.map((one) => [one.plant, one.topic])).toEqual([
+      ['Rose', 'prune'],
+      ['Lily', 'poison'],
+    ]);
+  });
   it('are the whole card for a question on no topic', () =>
     expect(answers(plant, WHOLE_CARD).map(([topic]) => topic)).toEqual(['prune', 'cut-back']));
 });

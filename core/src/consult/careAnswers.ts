@@ -48,10 +48,16 @@ function answersOn(edition: Edition, plant: Plant | null, topic: string): CareAn
   return plant?.poisonous && topic === EAT ? [{ plant: plant.name, topic: POISON, answer: plant.poisonous }, ...rule] : rule;
 }
 
-/** The answers to questions of care, each once. */
+/**
+ * The answers to questions of care, each once.
+ * @param plant the call's own, whose card answers unless a question names another
+ */
 export function careAnswers(edition: Edition, plant: Plant | null, questions: readonly CareQuestion[]): CareAnswer[] {
-  const all = questions.flatMap(({ topic }) => answersOn(edition, plant, topic));
-  return all.filter(({ topic }, n) => all.findIndex((other) => other.topic === topic) === n);
+  const all = questions.flatMap(({ topic, of }) => {
+    const named = edition.plants.filter(({ id }) => of?.includes(id));
+    return (named.length > 0 ? named : [plant]).flatMap((one) => answersOn(edition, one, topic));
+  });
+  return all.filter(({ topic, plant: whose }, n) => all.findIndex((other) => other.topic === topic && other.plant === whose) === n);
 }
 
 /** The works of the year on the topics that were answered, with their days at this place. */

@@ -18,6 +18,8 @@ const WH = new Set('when how where what which'.split(' '));
 /** "how often", "how far": the word after "how". */
 const MEASURES = new Set('much many often deep far low hard high tall thick late early long big soon close short wide little few'.split(' '));
 const BE = new Set('is are was'.split(' '));
+/** Words by which a question is joined to what is told before it. */
+const JOINING = /^(?:and|but|so|or)$/;
 const OCCASION = new Set('time way month moment season'.split(' '));
 const BEST = new Set('best right good proper ideal correct'.split(' '));
 /** "I want to ask about", "any advice on", "wondering whether". */
@@ -57,7 +59,8 @@ function openingEnd(tokens: readonly Token[], i: number, goesOn: boolean): numbe
   if (/^(have|has|were|am)$/.test(here) && !opensBreath(tokens, i)) return -1; // "they have all split" tells
   if (AUXILIARIES.has(here) && SUBJECTS.has(next)) return i + 2;
   if (AUXILIARIES.has(here) && next !== '' && next !== 'not' && (goesOn || opensBreath(tokens, i) || WH.has(word(tokens, i - 1)))) return i + 1;
-  if (BE.has(here) && opensBreath(tokens, i) && word(tokens, i - 1) !== 'and') return i + 1;
+  // "the stem is soft and is brown" tells, "…, and is the lily poisonous" asks
+  if (BE.has(here) && (JOINING.test(word(tokens, i - 1)) ? SUBJECTS.has(next) : opensBreath(tokens, i))) return i + 1;
   if (here === 'one' && next === 'about') return i + 2; // "a quick one about"
   if (BEST.has(here) && OCCASION.has(next)) return i + 2;
   if (ENQUIRY.has(here) && OF_WHAT.has(next)) return i + 2;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { CareTopic, Lexicon } from '../edition/edition.ts';
+import type { CareTopic, Lexicon, Plant } from '../edition/edition.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { askingIn, asksToDo } from './asking.ts';
 import { CareQuestions, WHOLE_CARD, type CarePhrase } from './careQuestions.ts';
@@ -22,10 +22,13 @@ const book = new PhraseBook(
   ]),
   ({ word }) => ['a', 'the', 'it', 'of', 'with', 'i', 'do', 'is'].includes(word),
 );
+const plant = (id: string): Plant => ({ ...smallEdition.plants[0]!, id });
+/** @param named words that are a plant's name; the plant goes by the word */
 function hear(text: string, named: number[] = []) {
   const tokens = tokenise(text, {});
   const phrases: CarePhrase[] = book.matches(tokens, new Set());
-  return { tokens, heard: questions.heard(tokens, new Set(named), askingIn(tokens), phrases) };
+  const plants = new Map(named.map((i) => [i, plant(tokens[i]!.word)] as const));
+  return { tokens, heard: questions.heard(tokens, plants, askingIn(tokens), phrases) };
 }
 const topicsOf = (text: string, named: number[] = []) => hear(text, named).heard.questions.map(({ topic }) => topic);
 const stretches = (text: string) => {
@@ -107,5 +110,14 @@ describe('somebody ate of it', () => {
     const { tokens, heard } = hear('it is too tall');
     expect(heard.questions.map(({ topic }) => topic)).toEqual(['prune']);
     expect(heard.asks([tokens.length - 1], false)).toBe(false);
+  });
+  it('ask of the plants they name whether these are poisonous', () => {
+    const of = (text: string, ...named: number[]) => hear(text, named).heard.questions.map(({ topic, of }) => [topic, of]);
+    expect(of('when do i prune the rose, and is the lily toxic', 5, 9)).toEqual([
+      ['prune', undefined],
+      ['poison', ['lily']],
+    ]);
+    expect(of('are lily and clivia toxic', 1, 3)).toEqual([['poison', ['lily', 'clivia']]]);
+    expect(of('the cat chewed a leaf')).toEqual([['poison', undefined]]);
   });
 });

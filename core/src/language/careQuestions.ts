@@ -1,4 +1,4 @@
-import { POISON, type CareTopic } from '../edition/edition.ts';
+import { EAT, POISON, type CareTopic, type Plant } from '../edition/edition.ts';
 import { asksToDo, tellsTrouble, type Asking } from './asking.ts';
 import type { PhraseMatch } from './phrases.ts';
 import { stemOf, type Token } from './tokens.ts';
@@ -9,7 +9,12 @@ export interface CareQuestion {
   from: string;
   /** Spoken of, or asked without saying what: worth showing, not worth a line in a letter once something wrong is seen. */
   guessed?: true;
+  /** Of which plants it asks whether they are poisonous or eaten, by id, where it names any; on every other topic the call's own plant is meant. */
+  of?: string[];
 }
+
+/** Topics on which the card of another plant would be dangerous. */
+const OF_THE_PLANT_NAMED: ReadonlySet<string> = new Set([POISON, EAT]);
 
 /** The topic of a question that asks to do something to a plant, nobody knows what: its whole card may answer it. */
 export const WHOLE_CARD = 'card';
@@ -32,10 +37,13 @@ export interface CareHeard {
 /** A topic's phrase met in the talk; one that was `told` needs no question. */
 export type CarePhrase = PhraseMatch<{ topic: string; told: boolean }>;
 
-/** One question of care: the stretch that asks it, and which of its words say for what. */
-interface Found extends CareQuestion {
-  asking: Asking;
+/** One question of care, which of its words say for what, and the stretch that asks it; none where it is told. */
+interface Told extends CareQuestion {
   cue: readonly number[];
+  asking?: Asking;
+}
+interface Found extends Told {
+  asking: Asking;
 }
 
 /** After these a verb's form may be a thing: "will it harm my plants" asks for no planting, "the pruning" is still about pruning. */
@@ -50,7 +58,7 @@ const THINGS = /^(plant|store|water|support|string|prop|tie|cut|move|space|pick|
 const ONE_OF = new Set('this that the just only'.split(' '));
 
 /** "My plants", "the spider plant", "grass clippings": a verb's form that names a thing. */
-const isNoun = (tokens: readonly Token[], i: number, named: ReadonlySet<number>): boolean => {
+const isNoun = (tokens: readonly Token[], i: number, named: ReadonlyMap<number, Plant>): boolean => {
   const { word } = tokens[i]!;
   if (/ings$/.test(word)) return true;
   const before = tokens[i - 1]?.word ?? '';
@@ -72,7 +80,7 @@ export class CareQuestions {
   }
 
   /** Topics named by a verb in part of the talk, in the order they are spoken. */
-  private verbsIn(tokens: readonly Token[], from: number, to: number, named: ReadonlySet<number>): { topic: string; at: number }[] {
+  private verbsIn(tokens: readonly Token[], from: number, to: number, named: ReadonlyMap<number, Plant>): { topic: string; at: number }[] {
     return tokens.slice(from, to).flatMap(({ word }, k) => {
       const at = from + k;
       const topic = named.has(at) || isNoun(tokens, at, named) ? undefined : this.topicOf.get(stemOf(word, this.irregular));
@@ -80,7 +88,7 @@ export class CareQuestions {
     });
   }
 
-  private byVerb(tokens: readonly Token[], asking: Asking, named: ReadonlySet<number>): Found[] {
+  private byVerb(tokens: readonly Token[], asking: Asking, named: ReadonlyMap<number, Plant>): Found[] {
     const verbs = this.verbsIn(tokens, asking.body, asking.to, named).slice(0, 1);
     return verbs.map(({ topic, at }) => ({ topic, from: textOf(tokens, asking.from, at), asking, cue: [at] }));
   }
@@ -92,7 +100,7 @@ export class CareQuestions {
   }
 
   /** Topics anywhere in the talk, in the order they are spoken; a single word that is no verb is too little. */
-  private mentionedIn(tokens: readonly Token[], named: ReadonlySet<number>, phrases: readonly CarePhrase[]): CareQuestion[] {
+  private mentionedIn(tokens: readonly Token[], named: ReadonlyMap<number, Plant>, phrases: readonly CarePhrase[]): CareQuestion[] {
     const spoken = [
       ...this.verbsIn(tokens, 0, tokens.length, named).map(({ topic, at }) => ({ topic, at: [at] })),
       ...phrases.filter(({ at }) => at.length > 1).map(({ value, at }) => ({ topic: value.topic, at })),
@@ -101,11 +109,11 @@ export class CareQuestions {
   }
 
   /**
-   * @param named words that are a plant's name: who has a spider plant plants nothing
+   * @param named words of plants' names, with the plant: who has a spider plant plants nothing
    * @param asking the stretches of the talk that ask, from askingIn
    * @param phrases where phrases of the topics were met; they count only in a clause that asks
    */
-  heard(tokens: readonly Token[], named: ReadonlySet<number>, asking: readonly Asking[], phrases: readonly CarePhrase[]): CareHeard {
+  heard(tokens: readonly Token[], named: ReadonlyMap<number, Plant>, asking: readonly Asking[], phrases: readonly CarePhrase[]): CareHeard {
     const best = [...phrases].sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
     const found: Found[] = [
       ...asking.flatMap((stretch) => this.byVerb(tokens, stretch, named)),
@@ -116,8 +124,8 @@ export class CareQuestions {
     const cues = new Set([...found.flatMap(({ asking: stretch, cue }) => cue.filter((i) => within(stretch, i))), ...eaten]);
     const inBreath = (i: number): boolean =>
       found.some(({ asking: stretch }) => within(stretch, i) && tokens[i]!.breath === tokens[stretch.from]!.breath);
-    const told = best.flatMap(({ value, at }) => (value.told ? [{ topic: value.topic, from: textOf(tokens, at[0]!, at.at(-1)!) }] : []));
-    const questions = [...found.map(({ topic, from }) => ({ topic, from })), ...told];
+    const told = best.flatMap(({ value, at }) => (value.told ? [{ topic: value.topic, from: textOf(tokens, at[0]!, at.at(-1)!), cue: at }] : []));
+    const questions = [...found, ...told].map((one: Told): CareQuestion => ({ topic: one.topic, from: one.from, ...ofWhat(tokens, named, one) }));
     const unplaced = asking.filter((stretch) => !found.some((one) => one.asking === stretch) && asksToDo(tokens, stretch));
     return {
       mentioned: asking.length === 0 && tellsTrouble(tokens) ? [] : this.mentionedIn(tokens, named, best),
@@ -127,6 +135,16 @@ export class CareQuestions {
       asks: (at, circumstance) => at.some((i) => openings.has(i) || cues.has(i)) || (circumstance && at.every(inBreath)),
     };
   }
+}
+
+/** The plants that such a question names: in its own stretch of the talk, in its breath, or in its clause. */
+function ofWhat(tokens: readonly Token[], named: ReadonlyMap<number, Plant>, { topic, cue, asking }: Told): Pick<CareQuestion, 'of'> {
+  if (!OF_THE_PLANT_NAMED.has(topic)) return {};
+  const { clause, breath } = tokens[cue.at(-1)!]!;
+  const inClause = [...named].filter(([i]) => tokens[i]!.clause === clause);
+  const nearer = [inClause.filter(([i]) => asking && within(asking, i)), inClause.filter(([i]) => tokens[i]!.breath === breath)];
+  const plants = new Set((nearer.find((some) => some.length > 0) ?? inClause).map(([, { id }]) => id));
+  return plants.size > 0 ? { of: [...plants] } : {};
 }
 
 const textOf = (tokens: readonly Token[], first: number, last: number): string =>

@@ -178,8 +178,8 @@ export class Understander {
     const before = new Set(tokens.slice(0, saidFrom).map(({ stem }) => stem));
     const all = this.matchesIn(tokens, plants, named, label).filter(({ at }) => at.some((i) => i >= saidFrom && !before.has(tokens[i]!.stem)));
     const care = isStated
-      ? this.careQuestions.heard(tokens, named, [], [])
-      : this.careQuestions.heard(tokens, named, askingIn(tokens), all.flatMap(ofCare));
+      ? this.careQuestions.heard(tokens, plantAt, [], [])
+      : this.careQuestions.heard(tokens, plantAt, askingIn(tokens), all.flatMap(ofCare));
 
     const fitsOrgan = this.organs.fitting(tokens, namedWords(tokens, plants), all);
     const keepsTogether = this.bindings.keptIn(tokens);

@@ -293,6 +293,14 @@ describe('reply', () => {
       expect(text).not.toMatch(/in 100|What to do|treat nothing/);
       expect(text).toContain(LABELS_FIRST);
     });
+    it('names the plant where it is another', () => {
+      const given = input(true);
+      const other = edition.plants.find(({ id }) => id !== 'bean')!;
+      const answers = [...given.care.answers, { plant: other.name, topic: 'poison', answer: 'all parts' }];
+      const text = composeReply({ ...given, care: { ...given.care, answers } });
+      expect(text).toContain(`poison: ${other.name.toLowerCase()}\nall parts.`);
+      expect(text).toContain('Poisonous or irritating in bean: raw seeds.');
+    });
     it('answers it beside the trouble that was told', () => {
       const text = composeReply(input(false));
       expect(text).toMatch(/in 100/);

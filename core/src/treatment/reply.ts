@@ -251,13 +251,16 @@ const TOUCHED = new Set(['prune', 'cut-back', 'divide', 'propagate', 'repot', 'c
 function careLines({ care, edition, plant, standing }: ReplyInput): string[] {
   const answers = care?.answers ?? [];
   const topicName = (id: string) => edition.careTopics.find((topic) => topic.id === id)?.name ?? id;
-  const lines = answers.flatMap(({ topic, answer }) => [
-    topicName(topic),
+  // of another plant than the call's: "is my clivia poisonous", asked beside basil
+  const ofAnother = (name: string) => name !== plant?.name && edition.plants.some((other) => other.name === name);
+  const lines = answers.flatMap(({ topic, answer, plant: whose }) => [
+    ofAnother(whose) ? `${topicName(topic)}: ${inSentence(whose)}` : topicName(topic),
     sentence(answer),
     ...(care?.dates ?? []).filter((date) => date.topic === topic).map((date) => `– ${date.name} (${when(date)}): ${sentence(date.how)}`),
     '',
   ]);
-  const touched = answers.some(({ topic }) => TOUCHED.has(topic)) && !answers.some(({ topic }) => topic === POISON);
+  const saidOfIt = answers.some(({ topic, plant: whose }) => topic === POISON && !ofAnother(whose));
+  const touched = answers.some(({ topic }) => TOUCHED.has(topic)) && !saidOfIt;
   const saidAlready = care?.only !== true && standing.decision.firm; // among the cautions of the cause
   return plant?.poisonous && touched && !saidAlready ? [...lines, 'Take care', sentence(poisonLine(plant, plant.poisonous)), ''] : lines;
 }

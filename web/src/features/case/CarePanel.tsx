@@ -70,7 +70,7 @@ export const CarePanel = memo(function CarePanel({ care, edition, plant }: Props
       {plant && <AsideLink to={`/library/plant/${plant.id}`}>the whole card</AsideLink>}
       <h2>Answer</h2>
       {care.answers.map(({ topic, answer, plant: of }, n) => (
-        <Answer key={topic} $first={n === 0}>
+        <Answer key={`${of}-${topic}`} $first={n === 0}>
           <h3>
             {nameOf(topic)}: {of}
           </h3>
