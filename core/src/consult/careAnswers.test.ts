@@ -44,6 +44,16 @@ describe('answers to questions of care', () => {
     ]);
     expect(answers(plant, 'eat')).toEqual([['eat', 'Cut spots out.']]);
   });
+  it('are of pruning first where a woody plant itself is cut, and of mowing where a lawn is', () => {
+    const keys = (groups: string[], care: Plant['care'], itself: boolean) =>
+      careAnswers(edition, { ...plant, groups, care: { ...plant.care, ...care } }, [
+        { topic: 'cut-back', from: '', ...(itself && { itself: true }) },
+      ]).map(({ topic }) => topic);
+    expect(keys(['shrub'], {}, true)).toEqual(['prune', 'cut-back']);
+    expect(keys(['shrub'], {}, false)).toEqual(['cut-back', 'prune']);
+    expect(keys(['herbaceous'], {}, true)).toEqual(['cut-back', 'prune']);
+    expect(keys(['turf'], { mow: 'A third at most.' }, false)[0]).toBe('mow');
+  });
   it('come from the card of the plant that a question names', () => {
     const lily: Plant = { ...plant, id: 'lily', name: 'Lily', latin: 'Lilium', poisonous: 'Deadly to cats.' };
     const both = { ...edition, plants: [plant, lily] };

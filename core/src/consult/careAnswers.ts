@@ -1,6 +1,7 @@
-import { EAT, POISON, type Edition, type Plant } from '../edition/edition.ts';
+import { CUT_BACK, EAT, POISON, type Edition, type Plant } from '../edition/edition.ts';
 import { WHOLE_CARD, type CareQuestion } from '../language/careQuestions.ts';
 import { worksFor } from '../season/works.ts';
+import { WOODY } from '../treatment/circumstances.ts';
 import { windowStanding, type SeasonContext, type WindowStanding } from '../season/windows.ts';
 
 /** Care topics that speak to each other: a question about pruning also wants to hear which wood flowers. */
@@ -12,7 +13,10 @@ const KIN: Record<string, string[]> = {
   winter: ['winter', 'hardiness'],
   hardiness: ['hardiness', 'winter'],
   rebloom: ['rebloom', 'cut-back', 'flowers-on'],
+  'first-crop': ['first-crop', 'harvest'],
 };
+/** Where the plant itself is cut: a lawn is mown, and what is woody is pruned. */
+const CUT_ITSELF = ['mow', 'prune', 'cut-back'];
 
 export interface CareAnswer {
   plant: string;
@@ -35,12 +39,22 @@ const ifEaten = ({ latin }: Plant): string =>
 /** Stands for the plant where none was named. */
 const ANY_PLANT = 'plants in general';
 
+/** Topics of the card that speak to a question, the nearest first. */
+function keysFor(edition: Edition, plant: Plant | null, { topic, itself }: CareQuestion): string[] {
+  if (topic === WHOLE_CARD) return edition.careTopics.map(({ id }) => id);
+  const isCut = topic === CUT_BACK && itself && plant?.groups.some((group) => WOODY.has(group));
+  const isMown = (topic === CUT_BACK || topic === 'prune') && plant?.care['mow'] !== undefined;
+  return isCut || isMown ? CUT_ITSELF : (KIN[topic] ?? [topic]);
+}
+
 /** What the plant's card says on a topic of care and its kin; what holds for plants in general without a plant, or where its card is silent. */
-function answersOn(edition: Edition, plant: Plant | null, topic: string): CareAnswer[] {
+function answersOn(edition: Edition, plant: Plant | null, question: CareQuestion): CareAnswer[] {
+  const { topic } = question;
   // told from what the plant's card says is poisonous, not from its lines of care
   if (plant?.poisonous && topic === POISON) return [{ plant: plant.name, topic, answer: `${plant.poisonous} ${ifEaten(plant)}` }];
-  const keys = topic === WHOLE_CARD ? edition.careTopics.map(({ id }) => id) : (KIN[topic] ?? [topic]);
-  const own = keys.flatMap((key) => (plant?.care[key] ? [{ plant: plant.name, topic: key, answer: plant.care[key] }] : []));
+  const own = keysFor(edition, plant, question).flatMap((key) =>
+    plant?.care[key] ? [{ plant: plant.name, topic: key, answer: plant.care[key] }] : [],
+  );
   if (own.length > 0) return own;
   const general = edition.careTopics.find(({ id }) => id === topic)?.general;
   const rule = general ? [{ plant: ANY_PLANT, topic, answer: general }] : [];
@@ -53,9 +67,9 @@ function answersOn(edition: Edition, plant: Plant | null, topic: string): CareAn
  * @param plant the call's own, whose card answers unless a question names another
  */
 export function careAnswers(edition: Edition, plant: Plant | null, questions: readonly CareQuestion[]): CareAnswer[] {
-  const all = questions.flatMap(({ topic, of }) => {
-    const named = edition.plants.filter(({ id }) => of?.includes(id));
-    return (named.length > 0 ? named : [plant]).flatMap((one) => answersOn(edition, one, topic));
+  const all = questions.flatMap((question) => {
+    const named = edition.plants.filter(({ id }) => question.of?.includes(id));
+    return (named.length > 0 ? named : [plant]).flatMap((one) => answersOn(edition, one, question));
   });
   return all.filter(({ topic, plant: whose }, n) => all.findIndex((other) => other.topic === topic && other.plant === whose) === n);
 }

@@ -461,6 +461,8 @@ export interface Edition {
 export const CARE_ONLY = 'care';
 /** Care topic: whether it is poisonous; told without a question where somebody ate of it: "the cat chewed a lily leaf" is no pest's feeding. */
 export const POISON = 'poison';
+/** Care topic: cutting down and taking spent flowers off. */
+export const CUT_BACK = 'cut-back';
 /** Care topic: whether a crop that was struck can still be eaten. */
 export const EAT = 'eat';
 export const UNLISTED = 'unlisted';

@@ -120,4 +120,9 @@ describe('somebody ate of it', () => {
     expect(of('are lily and clivia toxic', 1, 3)).toEqual([['poison', ['lily', 'clivia']]]);
     expect(of('the cat chewed a leaf')).toEqual([['poison', undefined]]);
   });
+  it('tell the plant that is cut from its flowers', () => {
+    const itself = (text: string) => hear(text).heard.questions.map((one) => one.itself);
+    expect(itself('when do i cut my lavender')).toEqual([true]);
+    expect(itself('do i cut the dead heads off')).toEqual([undefined]);
+  });
 });

@@ -1,4 +1,4 @@
-import { EAT, POISON, type CareTopic, type Plant } from '../edition/edition.ts';
+import { CUT_BACK, EAT, POISON, type CareTopic, type Plant } from '../edition/edition.ts';
 import { asksToDo, tellsTrouble, type Asking } from './asking.ts';
 import type { PhraseMatch } from './phrases.ts';
 import { stemOf, type Token } from './tokens.ts';
@@ -9,9 +9,15 @@ export interface CareQuestion {
   from: string;
   /** Spoken of, or asked without saying what: worth showing, not worth a line in a letter once something wrong is seen. */
   guessed?: true;
+  /** The plant itself is to be cut, not its flowers or leaves: "when do I cut my lavender". */
+  itself?: true;
   /** Of which plants it asks whether they are poisonous or eaten, by id, where it names any; on every other topic the call's own plant is meant. */
   of?: string[];
 }
+
+/** What else of a plant is cut: its dead heads, its yellow leaves. */
+const PART_CUT =
+  /^(dead|deadhead\w*|head|heads|flower\w*|bloom\w*|blossom\w*|stalk|stalks|spike|spikes|leaf|leaves|foliage|frond|fronds|seed\w*|tip|tips|runner|runners)$/;
 
 /** Topics on which the card of another plant would be dangerous. */
 const OF_THE_PLANT_NAMED: ReadonlySet<string> = new Set([POISON, EAT]);
@@ -90,7 +96,14 @@ export class CareQuestions {
 
   private byVerb(tokens: readonly Token[], asking: Asking, named: ReadonlyMap<number, Plant>): Found[] {
     const verbs = this.verbsIn(tokens, asking.body, asking.to, named).slice(0, 1);
-    return verbs.map(({ topic, at }) => ({ topic, from: textOf(tokens, asking.from, at), asking, cue: [at] }));
+    const itself = !tokens.some(({ word }, i) => within(asking, i) && PART_CUT.test(word));
+    return verbs.map(({ topic, at }) => ({
+      topic,
+      from: textOf(tokens, asking.from, at),
+      asking,
+      cue: [at],
+      ...(topic === CUT_BACK && itself && { itself: true as const }),
+    }));
   }
 
   /** A phrase may begin before what asks: "too tall, when can we top it". */
@@ -125,7 +138,12 @@ export class CareQuestions {
     const inBreath = (i: number): boolean =>
       found.some(({ asking: stretch }) => within(stretch, i) && tokens[i]!.breath === tokens[stretch.from]!.breath);
     const told = best.flatMap(({ value, at }) => (value.told ? [{ topic: value.topic, from: textOf(tokens, at[0]!, at.at(-1)!), cue: at }] : []));
-    const questions = [...found, ...told].map((one: Told): CareQuestion => ({ topic: one.topic, from: one.from, ...ofWhat(tokens, named, one) }));
+    const questions = [...found, ...told].map((one: Told): CareQuestion => ({
+      topic: one.topic,
+      from: one.from,
+      ...(one.itself && { itself: one.itself }),
+      ...ofWhat(tokens, named, one),
+    }));
     const unplaced = asking.filter((stretch) => !found.some((one) => one.asking === stretch) && asksToDo(tokens, stretch));
     return {
       mentioned: asking.length === 0 && tellsTrouble(tokens) ? [] : this.mentionedIn(tokens, named, best),

@@ -65,21 +65,11 @@ export const NOTHING_KNOWN: Circumstances = {
 };
 
 /** Groups of plants that are grown to be eaten. */
-const EATEN = new Set([
-  'vegetable',
-  'herb',
-  'fruit-tree',
-  'soft-fruit',
-  'tropical-fruit',
-  'citrus',
-  'nut-tree',
-  'herbaceous-fruit',
-  'fruit',
-]);
+const EATEN = new Set(['vegetable', 'herb', 'fruit-tree', 'soft-fruit', 'tropical-fruit', 'citrus', 'nut-tree', 'herbaceous-fruit', 'fruit']);
 /** Kin of fruit trees: the flowering cherry is not picked, the serviceberry may be. Only the caller knows. */
 const PERHAPS_EATEN = new Set(['stone-fruit', 'pome-fruit']);
 /** Groups of plants that take years to establish. */
-const WOODY = new Set(['tree', 'shrub', 'hedge', 'fruit-tree', 'conifer', 'climber', 'citrus', 'soft-fruit']);
+export const WOODY: ReadonlySet<string> = new Set(['tree', 'shrub', 'hedge', 'fruit-tree', 'conifer', 'climber', 'citrus', 'soft-fruit']);
 /** Culprits one can find alive on or at the plant. */
 export const CREATURES: ReadonlySet<CauseKind> = new Set<CauseKind>(['insect', 'mite', 'mollusc']);
 
