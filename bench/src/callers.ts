@@ -6,8 +6,8 @@ import { Consultant, type ConsultInput } from '@sounding/core/consult/consult.ts
 import { interview } from '@sounding/core/consult/interview.ts';
 import { answerShares } from '@sounding/core/library/separation.ts';
 import type { Stated } from '@sounding/core/diagnosis/calibration.ts';
-import type { Reading } from '@sounding/core/diagnosis/posterior.ts';
-import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
+import type { Reading } from '@sounding/core/edition/reading.ts';
+import { hostWeight } from '@sounding/core/edition/hosts.ts';
 import { generator } from '@sounding/core/numbers/random.ts';
 
 /** How many things a caller tells unasked (our own written statements hold 2.7 on average), and how many questions the desk may put. */

@@ -1,7 +1,8 @@
 import { answerTable } from '@sounding/core/diagnosis/answerTable.ts';
 import type { DiagnosticModel, ModelFinding } from '@sounding/core/diagnosis/model.ts';
 import { findPair } from '@sounding/core/diagnosis/pairs.ts';
-import { posterior, posteriorOf, termsOf, type Reading } from '@sounding/core/diagnosis/posterior.ts';
+import { posterior, posteriorOf, termsOf } from '@sounding/core/diagnosis/posterior.ts';
+import type { Reading } from '@sounding/core/edition/reading.ts';
 import { openFindings } from '@sounding/core/diagnosis/openFindings.ts';
 import { rankQuestions } from '@sounding/core/diagnosis/questions.ts';
 import { stakesOf } from '@sounding/core/diagnosis/stakes.ts';

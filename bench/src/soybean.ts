@@ -5,7 +5,8 @@ import { atTemperature, fitTemperature, type Stated } from '@sounding/core/diagn
 import { fitModel, type CaseTable } from '@sounding/core/diagnosis/learn.ts';
 import { fitOneDependence } from '@sounding/core/diagnosis/oneDependence.ts';
 import type { DiagnosticModel } from '@sounding/core/diagnosis/model.ts';
-import { entropyBits, normalise, posterior, type Reading } from '@sounding/core/diagnosis/posterior.ts';
+import { entropyBits, normalise, posterior } from '@sounding/core/diagnosis/posterior.ts';
+import type { Reading } from '@sounding/core/edition/reading.ts';
 import { openFindings } from '@sounding/core/diagnosis/openFindings.ts';
 import { rankQuestions } from '@sounding/core/diagnosis/questions.ts';
 import { generator, shuffled } from '@sounding/core/numbers/random.ts';

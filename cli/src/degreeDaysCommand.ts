@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
-import { CUTOFFS, DEGREE_DAY_METHODS, dailyDegreeDays } from '@sounding/core/season/degreeDays.ts';
+import { CUTOFFS, DEGREE_DAY_METHODS } from '@sounding/core/edition/bases.ts';
+import { dailyDegreeDays } from '@sounding/core/season/degreeDays.ts';
 import { isoDate } from '@sounding/core/season/calendar.ts';
 import { finiteNumber, readText, UsageError } from './input.ts';
 

@@ -1,6 +1,6 @@
 import { CauseNames } from '@sounding/core/consult/causeNames.ts';
 import { compilePhrase } from '@sounding/core/language/phrases.ts';
-import { hostWeight, isAmong } from '@sounding/core/diagnosis/hosts.ts';
+import { hostWeight, isAmong } from '@sounding/core/edition/hosts.ts';
 import { separation } from '@sounding/core/library/separation.ts';
 import type { Cause, Edition, HostSelector, Inspection, Window } from '@sounding/core/edition/edition.ts';
 import { sumOf } from '@sounding/core/measure/all.ts';

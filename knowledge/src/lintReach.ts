@@ -1,6 +1,7 @@
-import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
+import { hostWeight } from '@sounding/core/edition/hosts.ts';
 import { modelForSituation } from '@sounding/core/diagnosis/model.ts';
-import { posterior, type Reading } from '@sounding/core/diagnosis/posterior.ts';
+import { posterior } from '@sounding/core/diagnosis/posterior.ts';
+import type { Reading } from '@sounding/core/edition/reading.ts';
 import { answerShares, separation } from '@sounding/core/library/separation.ts';
 import { CLIMATES, type Cause, type Edition, type Finding, type Plant } from '@sounding/core/edition/edition.ts';
 

@@ -14,8 +14,7 @@ import {
   type RateWord,
   SCALES,
 } from '@sounding/core/edition/edition.ts';
-import { CUTOFFS, DEGREE_DAY_METHODS } from '@sounding/core/season/degreeDays.ts';
-import { INDEX_IDS } from '@sounding/core/season/indices/index.ts';
+import { CUTOFFS, DEGREE_DAY_METHODS, INDEX_IDS } from '@sounding/core/edition/bases.ts';
 import { excludedShorthand, hostShorthand, likeShorthand, rateShorthand } from './shorthand.ts';
 
 /** The shape of the YAML files, one schema a kind of row. Rows are strict: a misspelt key is an error, not a silence. */

@@ -3,7 +3,7 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
 import { CauseNames } from '@sounding/core/consult/causeNames.ts';
-import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
+import { hostWeight } from '@sounding/core/edition/hosts.ts';
 import type { Edition, Lexicon, Plant } from '@sounding/core/edition/edition.ts';
 import { likeliest } from '@sounding/core/language/claims.ts';
 import { comparedBy } from '@sounding/core/language/likeness.ts';

@@ -1,4 +1,4 @@
-import { hostWeight } from '@sounding/core/diagnosis/hosts.ts';
+import { hostWeight } from '@sounding/core/edition/hosts.ts';
 import type { Cause, Plant } from '@sounding/core/edition/edition.ts';
 import type { z } from 'zod';
 import type { Complaint, Placed } from './read.ts';

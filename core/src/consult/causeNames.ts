@@ -1,4 +1,4 @@
-import { hostWeight, strayWeight } from '../diagnosis/hosts.ts';
+import { hostWeight, strayWeight } from '../edition/hosts.ts';
 import type { Cause, Edition, Plant } from '../edition/edition.ts';
 import { namesOfPlant } from '../language/plants.ts';
 import { NearNames } from './nearNames.ts';

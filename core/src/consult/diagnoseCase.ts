@@ -1,5 +1,5 @@
 import type { Act, CauseKind, Climate, Edition, Hemisphere } from '../edition/edition.ts';
-import type { Reading } from '../diagnosis/posterior.ts';
+import type { Reading } from '../edition/reading.ts';
 import { evidenceIn } from '../language/evidenceIn.ts';
 import { Understander, type Utterance } from '../language/understand.ts';
 import { lonePlant } from '../language/understanding.ts';

@@ -1,4 +1,4 @@
-import type { Reading } from '../diagnosis/posterior.ts';
+import type { Reading } from '../edition/reading.ts';
 import type { ConsultInput, Consultant, Standing } from './consult.ts';
 import type { Openly } from './openly.ts';
 

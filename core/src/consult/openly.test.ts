@@ -4,7 +4,7 @@ import { untold } from '../testing/untold.ts';
 import { Consultant } from './consult.ts';
 import { interview } from './interview.ts';
 import { askedOpenly, isComplaint } from './openly.ts';
-import type { Reading } from '../diagnosis/posterior.ts';
+import type { Reading } from '../edition/reading.ts';
 
 /** Frost is a circumstance. */
 const edition = { ...smallEdition, findings: smallEdition.findings.map((f) => (f.id === 'frost' ? { ...f, kind: 'history' as const } : f)) };

@@ -1,5 +1,5 @@
 import type { Finding } from '../edition/edition.ts';
-import type { Reading } from '../diagnosis/posterior.ts';
+import type { Reading } from '../edition/reading.ts';
 import { isSeen } from '../language/plainAnswers.ts';
 
 /** A question to be answered in the caller's own words: what is seen at all, or what else has been noticed. */

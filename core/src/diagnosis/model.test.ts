@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { RateWord } from '../edition/edition.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
-import { hostWeight, strayWeight } from './hosts.ts';
+import { hostWeight, strayWeight } from '../edition/hosts.ts';
 import { answerDistribution, modelForSituation, priorWeight, UNLISTED_PRIOR } from './model.ts';
 
 const [oak, bean] = smallEdition.plants;

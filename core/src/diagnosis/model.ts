@@ -14,7 +14,7 @@ import type { Likeness } from '../language/likeness.ts';
 import { northernMonth } from '../season/calendar.ts';
 import { answerTable, type AnswerTable } from './answerTable.ts';
 import type { Learned } from './learning.ts';
-import { canShow, hostWeight, strayWeight } from './hosts.ts';
+import { canShow, hostWeight, strayWeight } from '../edition/hosts.ts';
 
 export interface ModelFinding {
   id: string;

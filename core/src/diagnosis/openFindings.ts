@@ -2,7 +2,8 @@ import type { Channel } from '../edition/edition.ts';
 import { mapColumns } from './answerTable.ts';
 import { shareOfItsOwn } from './families.ts';
 import type { DiagnosticModel, ModelFinding } from './model.ts';
-import { perTruth, reliabilityOf, type Reading } from './posterior.ts';
+import { perTruth, reliabilityOf } from './posterior.ts';
+import type { Reading } from '../edition/reading.ts';
 
 /** What has been said of a case so far. */
 export interface Told {

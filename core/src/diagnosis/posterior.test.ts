@@ -5,7 +5,8 @@ import { answerTable, chanceOf } from './answerTable.ts';
 import { CHANNELS, type Channel } from '../edition/edition.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { modelForSituation, type DiagnosticModel } from './model.ts';
-import { allowedAnswers, posterior, reliabilityOf, type Reading } from './posterior.ts';
+import { allowedAnswers, posterior, reliabilityOf } from './posterior.ts';
+import type { Reading } from '../edition/reading.ts';
 
 const situation = { plant: smallEdition.plants[1]!, month: 5, climate: 'continental', hemisphere: 'N', setting: 'phone' } as const;
 const model = modelForSituation(smallEdition, situation);

@@ -1,13 +1,7 @@
 import { CHANNEL_RELIABILITY, WORDING, type Channel } from '../edition/edition.ts';
+import type { Reading } from '../edition/reading.ts';
 import { familyLogRatio } from './families.ts';
 import type { DiagnosticModel, ModelFinding } from './model.ts';
-
-/** One report about one finding. `answer` is an answer id, or "not:ID" when all that is known is what it is not. */
-export interface Reading {
-  finding: string;
-  answer: string;
-  channel: Channel;
-}
 
 const NOT = 'not:';
 

@@ -1,5 +1,6 @@
 import type { DiagnosticModel } from './model.ts';
-import { entropyBits, posteriorOf, termsOf, type Reading, type Term } from './posterior.ts';
+import { entropyBits, posteriorOf, termsOf, type Term } from './posterior.ts';
+import type { Reading } from '../edition/reading.ts';
 
 /** One mark on the sounding line: the standing after a reading. */
 export interface SoundingMark {

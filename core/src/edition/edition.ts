@@ -3,8 +3,7 @@
  * Months and calendar dates are those of the northern hemisphere; `season/calendar.ts` turns them round.
  */
 
-import type { Cutoff, DegreeDayMethod } from '../season/degreeDays.ts';
-import type { IndexId } from '../season/indices/index.ts';
+import type { Cutoff, DegreeDayMethod, IndexId } from './bases.ts';
 
 /** Where a figure comes from. `published` needs a source id; `common-practice` is a working rule of the trade. */
 export type Mark = 'published' | 'common-practice' | 'memory';

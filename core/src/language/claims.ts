@@ -1,5 +1,5 @@
 import { COMMONNESS_VALUES, type Cause, type Edition, type Plant } from '../edition/edition.ts';
-import { hostWeight } from '../diagnosis/hosts.ts';
+import { hostWeight } from '../edition/hosts.ts';
 
 /** True where a name holds a naming word, or is one: "word", "word*" for a beginning, "*word" for an ending, or words in a row. */
 function holds(name: string, naming: readonly string[]): boolean {

@@ -1,4 +1,4 @@
-import type { Reading } from '../diagnosis/posterior.ts';
+import type { Reading } from '../edition/reading.ts';
 import { WORDING } from '../edition/edition.ts';
 import type { Understanding } from './understand.ts';
 

@@ -1,4 +1,4 @@
-import { canShow, hostWeight } from '../diagnosis/hosts.ts';
+import { canShow, hostWeight } from '../edition/hosts.ts';
 import type { Edition, Plant } from '../edition/edition.ts';
 import type { UnderstoodReading } from './taking.ts';
 import type { Understanding } from './understanding.ts';

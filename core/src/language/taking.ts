@@ -1,5 +1,5 @@
 import type { Channel, Finding, Plant } from '../edition/edition.ts';
-import type { Reading } from '../diagnosis/posterior.ts';
+import type { Reading } from '../edition/reading.ts';
 import { likeliest } from './claims.ts';
 import { circumstantial, type Match, type Meaning } from './meaning.ts';
 import type { Token } from './tokens.ts';

@@ -1,5 +1,5 @@
 import { EAT, POISON, type Channel, type Edition, type Finding, type Organ, type Plant } from '../edition/edition.ts';
-import { canShow } from '../diagnosis/hosts.ts';
+import { canShow } from '../edition/hosts.ts';
 import { Answering } from './answering.ts';
 import { askingIn, asksOpinion, isVerdict, takesForGranted, tellsTrouble } from './asking.ts';
 import { Bindings } from './binding.ts';

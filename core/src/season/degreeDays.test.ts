@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { CUTOFFS, DEGREE_DAY_METHODS, dailyDegreeDays, type Cutoff, type Thresholds } from './degreeDays.ts';
+import { CUTOFFS, DEGREE_DAY_METHODS, type Cutoff } from '../edition/bases.ts';
+import { dailyDegreeDays, type Thresholds } from './degreeDays.ts';
 
 /** What one moment at `t` degrees gives, by the wording of Zalom et al. (1983): the reference that is summed minute by minute. */
 function rateAt(t: number, { lowerC, upperC = Infinity, cutoff = 'horizontal' }: Thresholds): number {

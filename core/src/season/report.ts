@@ -1,11 +1,12 @@
 import { COMMONNESS_VALUES, type Cause, type Climate, type Edition, type Hemisphere, type Mark, type Plant } from '../edition/edition.ts';
-import { hostWeight } from '../diagnosis/hosts.ts';
+import { hostWeight } from '../edition/hosts.ts';
 import { addDays, daysBetween, monthOf, northernMonth, yearOf, type IsoDate } from './calendar.ts';
 import { frostDates, recentEvents, type FrostDates, type WeatherEvent } from './extremes.ts';
 import { chillSoFar, type ChillSoFar } from './chillSeason.ts';
 import { hoursWith, type WeatherHour } from './hourly.ts';
 import { DISEASE_INDICES } from './indices/all.ts';
-import { INDEX_IDS, type IndexDay, type IndexId } from './indices/index.ts';
+import { INDEX_IDS, type IndexId } from '../edition/bases.ts';
+import type { IndexDay } from './indices/index.ts';
 import { infects } from './indices/outlook.ts';
 import { playedOn, type Expected } from './playedOn.ts';
 import { waterBalance } from './waterBalance.ts';

@@ -1,4 +1,4 @@
-import { hostWeight } from '../diagnosis/hosts.ts';
+import { hostWeight } from '../edition/hosts.ts';
 import type { CareTask, Edition, Plant } from '../edition/edition.ts';
 
 /** True for work written for this plant or its genus rather than for plants of its sort. */

@@ -1,5 +1,5 @@
 import type { Cause, CauseKind, Plant } from '../edition/edition.ts';
-import type { Reading } from '../diagnosis/posterior.ts';
+import type { Reading } from '../edition/reading.ts';
 import type { IsoDate } from '../season/calendar.ts';
 
 /** What the caller will have done. */

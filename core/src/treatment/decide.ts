@@ -1,4 +1,4 @@
-import { isAmong } from '../diagnosis/hosts.ts';
+import { isAmong } from '../edition/hosts.ts';
 import { inSentence } from '../edition/names.ts';
 import { ACTS, UNLISTED, type Act, type Cause, type Plant, type TreatmentOption } from '../edition/edition.ts';
 import { longDate, type IsoDate } from '../season/calendar.ts';

@@ -7,7 +7,7 @@ import { Understander, type Understanding } from '@sounding/core/language/unders
 import { addDays } from '@sounding/core/season/calendar.ts';
 import type { WeatherSeries } from '@sounding/core/season/weather.ts';
 import { careAnswers, careDates } from '@sounding/core/consult/careAnswers.ts';
-import { composeReply, type ReplyCare } from '@sounding/core/treatment/reply.ts';
+import { composeReply, type ReplyCare } from '@sounding/core/reply/reply.ts';
 import type { Database } from '../db/connect.ts';
 import {
   advice,

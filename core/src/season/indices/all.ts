@@ -2,7 +2,8 @@ import { appleScab } from './appleScab.ts';
 import { earlyBlight } from './earlyBlight.ts';
 import { fireBlight } from './fireBlight.ts';
 import { grapeDownyMildew, grapePowderyMildew } from './grapeMildews.ts';
-import type { DiseaseIndex, IndexId } from './index.ts';
+import type { IndexId } from '../../edition/bases.ts';
+import type { DiseaseIndex } from './index.ts';
 import { lateBlight } from './lateBlight.ts';
 
 export const DISEASE_INDICES: Record<IndexId, DiseaseIndex> = {

@@ -1,3 +1,4 @@
+import type { IndexId } from '../../edition/bases.ts';
 import type { Mark } from '../../edition/edition.ts';
 import type { IsoDate } from '../calendar.ts';
 import type { WeatherHour } from '../hourly.ts';
@@ -28,9 +29,6 @@ export interface DiseaseIndex {
   months: readonly number[];
   of(days: readonly WeatherDay[], hours: readonly WeatherHour[]): IndexDay[];
 }
-
-export const INDEX_IDS = ['early-blight', 'apple-scab', 'late-blight', 'grape-downy-mildew', 'grape-powdery-mildew', 'fire-blight'] as const;
-export type IndexId = (typeof INDEX_IDS)[number];
 
 export const meanTemperature = (hours: readonly WeatherHour[]): number =>
   hours.reduce((sum, hour) => sum + hour.tempC, 0) / Math.max(1, hours.length);

@@ -5,7 +5,7 @@ import type { WeatherDay } from '../weather.ts';
 import { DISEASE_INDICES } from './all.ts';
 import { hoursToInfect, wettings } from './appleScab.ts';
 import { severityValue } from './earlyBlight.ts';
-import { INDEX_IDS } from './index.ts';
+import { INDEX_IDS } from '../../edition/bases.ts';
 
 const hour = (on: string, h: number, tempC: number, humidityPct: number, wet = false): WeatherHour => ({
   on,

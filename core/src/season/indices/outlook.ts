@@ -4,7 +4,8 @@ import { estimatedHours } from '../hourly.ts';
 import { playedOnEach, type Expected } from '../playedOn.ts';
 import type { WeatherDay, WeatherSeries } from '../weather.ts';
 import { DISEASE_INDICES } from './all.ts';
-import { INDEX_IDS, type DiseaseIndex, type IndexDay, type IndexId, type RiskLevel } from './index.ts';
+import { INDEX_IDS, type IndexId } from '../../edition/bases.ts';
+import type { DiseaseIndex, IndexDay, RiskLevel } from './index.ts';
 
 /** What a rule has seen lately, and when it will see infection next as the station's earlier years went on from here. */
 export interface Outlook {

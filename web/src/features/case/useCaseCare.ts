@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { CaseView, QuestionView } from '@sounding/contract/api.ts';
-import type { ReplyCare } from '@sounding/core/treatment/reply.ts';
+import type { ReplyCare } from '@sounding/core/reply/reply.ts';
 import { WORDING, type Edition } from '@sounding/core/edition/edition.ts';
 import { WHOLE_CARD } from '@sounding/core/language/careQuestions.ts';
 import { useCareDates, useHeard } from '../../engine/engine.ts';

@@ -4,7 +4,7 @@ import { Link, useParams } from 'react-router';
 import { TextArea, TextField as AriaTextField, Label } from 'react-aria-components';
 import { styled } from 'styled-components';
 import { CARE_ONLY } from '@sounding/core/edition/edition.ts';
-import { composeReply, LABELS_FIRST } from '@sounding/core/treatment/reply.ts';
+import { composeReply, LABELS_FIRST } from '@sounding/core/reply/reply.ts';
 import { sayDay } from '../../app/dates.ts';
 import { useDesk } from '../../app/routes.tsx';
 import { problemText } from '../../store/api.ts';

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { packEdition } from '@sounding/core/edition/packed.ts';
-import { LABELS_FIRST } from '@sounding/core/treatment/reply.ts';
+import { LABELS_FIRST } from '@sounding/core/reply/reply.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import { fakeServer, workersHere, type FakeServer } from '../../testServer.ts';
 import { aCase, aQuestion, renderAtDesk } from '../../testing.tsx';

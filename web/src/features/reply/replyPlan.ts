@@ -1,5 +1,5 @@
 import { doseInWords } from '@sounding/core/treatment/dose.ts';
-import type { ReplyPlan } from '@sounding/core/treatment/reply.ts';
+import type { ReplyPlan } from '@sounding/core/reply/reply.ts';
 import { doseOf, labelContext, offersOf } from '../plan/doseOf.ts';
 import { usualEquipment, usualTarget } from '../plan/ProductPanel.tsx';
 import type { PlanWork } from '../plan/usePlanWork.ts';

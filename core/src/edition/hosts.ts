@@ -1,4 +1,4 @@
-import type { Cause, Edition, Finding, HostSelector, Plant } from '../edition/edition.ts';
+import type { Cause, Edition, Finding, HostSelector, Plant } from './edition.ts';
 
 function selects(selector: HostSelector, plant: Plant): boolean {
   if ('any' in selector) return true;

@@ -6,11 +6,11 @@ import type { Standing } from '../consult/consult.ts';
 import { ASK_OPENLY } from '../consult/openly.ts';
 import { likelihoodWord, readingText } from '../consult/words.ts';
 import type { Overturning } from '../diagnosis/overturn.ts';
-import type { Reading } from '../diagnosis/posterior.ts';
+import type { Reading } from '../edition/reading.ts';
 import { isWorkable, type WindowStanding } from '../season/windows.ts';
 import { longDate, type IsoDate } from '../season/calendar.ts';
-import { isTimeToLeave, type OptionStanding } from './decide.ts';
-import { reasonsInWords } from './verdicts.ts';
+import { isTimeToLeave, type OptionStanding } from '../treatment/decide.ts';
+import { reasonsInWords } from '../treatment/verdicts.ts';
 
 export interface ReplyInput {
   edition: Edition;
