@@ -119,6 +119,10 @@ describe('somebody ate of it', () => {
     ]);
     expect(of('are lily and clivia toxic', 1, 3)).toEqual([['poison', ['lily', 'clivia']]]);
     expect(of('the cat chewed a leaf')).toEqual([['poison', undefined]]);
+    expect(of('is the lily toxic? is the clivia toxic?', 2, 6)).toEqual([
+      ['poison', ['lily']],
+      ['poison', ['clivia']],
+    ]);
   });
   it('tell the plant that is cut from its flowers', () => {
     const itself = (text: string) => hear(text).heard.questions.map((one) => one.itself);

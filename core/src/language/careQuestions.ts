@@ -148,12 +148,15 @@ export class CareQuestions {
     return {
       mentioned: asking.length === 0 && tellsTrouble(tokens) ? [] : this.mentionedIn(tokens, named, best),
       unplaced: unplaced.map(({ from, to }) => ({ topic: WHOLE_CARD, from: textOf(tokens, from, to - 1) })),
-      questions: questions.filter(({ topic }, n) => questions.findIndex((other) => other.topic === topic) === n),
+      questions: questions.filter((one, n) => questions.findIndex((other) => asksTheSame(one, other)) === n),
       at: cues,
       asks: (at, circumstance) => at.some((i) => openings.has(i) || cues.has(i)) || (circumstance && at.every(inBreath)),
     };
   }
 }
+
+/** Is the lily poisonous, and is the clivia: two questions on one topic. */
+const asksTheSame = (one: CareQuestion, other: CareQuestion): boolean => one.topic === other.topic && String(one.of) === String(other.of);
 
 /** The plants that such a question names: in its own stretch of the talk, in its breath, or in its clause. */
 function ofWhat(tokens: readonly Token[], named: ReadonlyMap<number, Plant>, { topic, cue, asking }: Told): Pick<CareQuestion, 'of'> {
