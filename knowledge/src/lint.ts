@@ -1,8 +1,11 @@
-import { CauseNames } from '@sounding/core/consult/causeNames.ts';
+import { CauseNames, spareNames } from '@sounding/core/consult/causeNames.ts';
+import { spokenForms } from '@sounding/core/language/claims.ts';
 import { compilePhrase } from '@sounding/core/language/phrases.ts';
+import { stemOf } from '@sounding/core/language/tokens.ts';
 import { hostWeight, isAmong } from '@sounding/core/edition/hosts.ts';
 import { separation } from '@sounding/core/library/separation.ts';
 import type { Cause, Edition, HostSelector, Inspection, Window } from '@sounding/core/edition/edition.ts';
+import { countWords } from '@sounding/core/edition/wordList.ts';
 import { sumOf } from '@sounding/core/measure/all.ts';
 import type { Compiled } from './compile.ts';
 import { lintCare } from './lintCare.ts';
@@ -163,6 +166,23 @@ function lintNames(edition: Edition, sayOf: (id: string) => Say): void {
   }
 }
 
+/** Names that practice calls, and callers who claim them, would be understood by without their standing here. */
+function lintSpareNames(cause: Cause, { irregular }: Edition['lexicon'], bearers: ReadonlyMap<string, number>, say: Say): void {
+  // what another cause is called, word for word, would be understood as that one alone
+  const spare = spareNames(cause, irregular).filter((name) => bearers.get(name.toLowerCase()) === 1);
+  // a claim of one word counts in its own form only
+  const stems = (spoken: string) => (spoken.includes(' ') ? spoken.replace(/\p{L}+/gu, (word) => stemOf(word, irregular)) : spoken.replace(/s$/, ''));
+  const said = new Set(
+    [cause.name, ...cause.also]
+      .filter((name) => !spare.includes(name))
+      .flatMap(spokenForms)
+      .map(stems),
+  );
+  for (const name of spare)
+    if (cause.kind === 'normal' || spokenForms(name).every((spoken) => said.has(stems(spoken))))
+      say(`"${name}" says no more than another of its names`, 'warning');
+}
+
 function lintFamilies({ edition, families, places }: Compiled, sayAt: (id: string, place: Place | undefined) => Say): void {
   const names = new CauseNames(edition);
   for (const { family, causes, place } of families) {
@@ -210,6 +230,7 @@ export function lint(compiled: Compiled, changed: ReadonlySet<string> | null = n
     if (finding.absent && !finding.answers.some((a) => a.id === finding.absent)) say(`absent answer "${finding.absent}" is not one of its answers`);
     if (!edition.causes.some((c) => c.rates.some((r) => r.finding === finding.id))) say('no cause says anything about it', 'warning');
   }
+  const bearers = countWords(edition.causes.flatMap(({ name, also }) => [...new Set([name, ...also].map((one) => one.toLowerCase()))]));
   for (const cause of edition.causes) {
     const say = sayAt(cause.id, places.causes.get(cause.id));
     lintRates(cause, edition, say);
@@ -217,6 +238,7 @@ export function lint(compiled: Compiled, changed: ReadonlySet<string> | null = n
     lintTreatment(cause, edition, say);
     lintHosts(cause, edition.plants, say);
     lintSources('cause', cause, edition, say);
+    lintSpareNames(cause, edition.lexicon, bearers, say);
     if (!edition.plants.some((plant) => hostWeight(cause, plant) > 0)) say('no plant of this edition is a host of it');
   }
   lintPlantNames(edition, (id) => sayAt(id, places.plants.get(id)));

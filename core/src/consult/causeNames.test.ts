@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Cause } from '../edition/edition.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
-import { CauseNames } from './causeNames.ts';
+import { CauseNames, spareNames } from './causeNames.ts';
 
 const cause = (id: string, extra: Partial<Cause> = {}): Cause => ({ ...smallEdition.causes[0]!, id, name: id, also: [], ...extra });
 const names = new CauseNames({
@@ -28,12 +28,31 @@ describe('a cause', () => {
     ['another name, one or many', 'gall mite', ['galls']],
     ['part of a joined name', 'leaf galls', ['galls']],
     ['a name it shares', 'wet rot', ['rot', 'twin']],
+    ['its name the other way round', 'cucumber angular leaf spot', ['angular']],
+    ['its words in other forms', 'rotting, soft', ['rot']],
   ])('answers to %s', (_, name, ids) => expect(names.find([name])).toEqual(ids));
   it('does not answer to a single word out of its name, or to nothing', () => {
     expect(names.find(['angular leaf'])).toEqual([]);
     expect(names.find([''])).toEqual([]);
   });
   it('is named once by several of its names', () => expect(names.find(['soft rot', 'Pythium'])).toEqual(['rot']));
+});
+
+describe('another name of a cause', () => {
+  it.each([
+    [['rotting of the soft kind', 'mush'], []],
+    [
+      ['rot, soft', 'Soft rots', 'mush'],
+      ['rot, soft', 'Soft rots'],
+    ],
+    [['dark mush', 'mush of the dark', 'soft'], ['mush of the dark']],
+    [
+      ['Pythium', 'pythiums'],
+      ['Pythium', 'pythiums'],
+    ],
+  ])('of %p says no more than one before it: %p', (also, spare) =>
+    expect(spareNames({ name: 'Soft rot', latin: 'Pythium', also }, {})).toEqual(spare),
+  );
 });
 
 describe('on practice calls', () => {

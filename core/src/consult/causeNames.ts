@@ -1,6 +1,7 @@
 import { hostWeight, strayWeight } from '../edition/hosts.ts';
 import type { Cause, Edition, Plant } from '../edition/edition.ts';
 import { namesOfPlant } from '../language/plants.ts';
+import { stemOf } from '../language/tokens.ts';
 import { NearNames } from './nearNames.ts';
 
 const plain = (name: string): string =>
@@ -20,8 +21,17 @@ const wordsOf = (name: string): string[] =>
     .filter((word) => !JOINING.test(word))
     .map((word) => word.replace(/s$/, ''));
 
-/** The same in one order: "foot rot of papaya" is papaya foot rot. */
-const wordsTold = (name: string): string => wordsOf(name).sort().join(' ');
+/** The same in one order and form: "foot rot of papaya" is papaya foot rot, and split bark is a bark split. */
+const wordsTold = (name: string, irregular: Record<string, string>): string =>
+  [...new Set(wordsOf(name).map((word) => stemOf(word, irregular)))].sort().join(' ');
+
+/** What of the names of a cause says no more than another does: by its words in any order and form. The name it is called by here stays. */
+export function spareNames({ name, latin, also }: Pick<Cause, 'name' | 'latin' | 'also'>, irregular: Record<string, string>): string[] {
+  const told = (one: string) => wordsTold(plain(one), irregular);
+  const before = [name, ...(latin ? [latin] : [])];
+  const known = [...before, ...also].map(told);
+  return also.filter((_, n) => known.indexOf(known[before.length + n]!) < before.length + n);
+}
 
 /** "Angular leaf spot of cucumber" is called angular leaf spot; one word alone would be too little ("lack of water"). */
 const withoutWhere = (name: string): string[] => {
@@ -87,7 +97,7 @@ export class CauseNames {
       for (const name of namesOf(cause).map(plain)) {
         if (name === '') continue;
         file(this.byName, name, cause.id);
-        file(this.byWords, wordsTold(name), cause.id);
+        file(this.byWords, this.told(name), cause.id);
       }
       for (const name of (cause.latin ?? '').split(/,| and /).map(plain)) if (/^[a-z]+$/.test(name)) file(this.byGenus, name, cause.id);
     }
@@ -106,10 +116,14 @@ export class CauseNames {
     return [name, name.replace(/s$/, ''), `${name}s`].flatMap((key) => [...(this.byName.get(key) ?? [])]);
   }
 
-  /** By the whole name, else by its words in whatever order. */
+  private told(name: string): string {
+    return wordsTold(name, this.edition.lexicon.irregular);
+  }
+
+  /** By the whole name, else by its words in whatever order and form. */
   private namedInAnyOrder(name: string): string[] {
     const whole = this.named(name);
-    return whole.length > 0 ? whole : [...(this.byWords.get(wordsTold(name)) ?? [])];
+    return whole.length > 0 ? whole : [...(this.byWords.get(this.told(name)) ?? [])];
   }
 
   /** The "weevil" of a sweet potato is the sweet potato weevil, where a cause goes by that name. */
@@ -139,7 +153,7 @@ export class CauseNames {
 
   /** Ids of the causes that go by any of these names. */
   find(names: readonly string[]): string[] {
-    return [...new Set(names.map(plain).flatMap((name) => [...this.named(name), ...this.ofGenus(name)]))];
+    return [...new Set(names.map(plain).flatMap((name) => [...this.namedInAnyOrder(name), ...this.ofGenus(name)]))];
   }
 
   /**
@@ -181,7 +195,7 @@ export class CauseNames {
 
   /** By the longest known name within a longer one. */
   private within(name: string): string[] {
-    const known = phrasesIn(name).map((phrase) => this.named(phrase));
+    const known = phrasesIn(name).map((phrase) => this.namedInAnyOrder(phrase));
     return known.find((ids) => ids.length > 0) ?? [];
   }
 }

@@ -111,8 +111,8 @@ describe('somebody ate of it', () => {
     expect(heard.questions.map(({ topic }) => topic)).toEqual(['prune']);
     expect(heard.asks([tokens.length - 1], false)).toBe(false);
   });
+  const of = (text: string, ...named: number[]) => hear(text, named).heard.questions.map(({ topic, of }) => [topic, of]);
   it('ask of the plants they name whether these are poisonous', () => {
-    const of = (text: string, ...named: number[]) => hear(text, named).heard.questions.map(({ topic, of }) => [topic, of]);
     expect(of('when do i prune the rose, and is the lily toxic', 5, 9)).toEqual([
       ['prune', undefined],
       ['poison', ['lily']],
@@ -123,6 +123,19 @@ describe('somebody ate of it', () => {
       ['poison', ['lily']],
       ['poison', ['clivia']],
     ]);
+  });
+  it('ask the same of a plant named in little more than its name', () => {
+    expect(of('is the lily toxic to cats, and what about the old clivia next to it', 2, 11)).toEqual([
+      ['poison', ['lily']],
+      ['poison', ['clivia']],
+    ]);
+    expect(of('is the lily toxic? and the clivia?', 2, 6)).toEqual([
+      ['poison', ['lily']],
+      ['poison', ['clivia']],
+    ]);
+    // nothing was asked of poison before, and no plant is named soon
+    expect(of('when do i prune the rose, what about the lily', 5, 9)).toEqual([['prune', undefined]]);
+    expect(of('is the lily toxic, what about spots and holes on the clivia', 2, 11)).toEqual([['poison', ['lily']]]);
   });
   it('tell the plant that is cut from its flowers', () => {
     const itself = (text: string) => hear(text).heard.questions.map((one) => one.itself);

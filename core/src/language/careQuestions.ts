@@ -72,6 +72,9 @@ const isNoun = (tokens: readonly Token[], i: number, named: ReadonlyMap<number, 
   return (THINGS.test(word) && determined) || (named.has(i - 1) && /^plants?$/.test(word));
 };
 
+/** How far behind "what about" a plant's name stands: "the big old lily". */
+const NAME_REACH = 4;
+
 const within = (asking: Asking, i: number): boolean => i >= asking.about && i < asking.to;
 
 /** Reads questions of care, by the verb of what asks ("there is a flower stalk, do I leave it?") or by a topic's phrases about it. */
@@ -106,6 +109,16 @@ export class CareQuestions {
     }));
   }
 
+  /** "Is the oleander poisonous to horses, and what about the yew?": the same is asked of another plant, in little more than its name. */
+  private ofOthersToo(asking: readonly Asking[], named: ReadonlyMap<number, Plant>, found: readonly Found[]): Found[] {
+    return asking.flatMap((stretch) => {
+      const before = found.filter(({ cue }) => cue[0]! < stretch.from).at(-1);
+      const at = [...named.keys()].find((i) => i >= stretch.body && i < Math.min(stretch.to, stretch.body + NAME_REACH));
+      const isPlaced = found.some((one) => one.asking === stretch);
+      return isPlaced || at === undefined || !before || !OF_THE_PLANT_NAMED.has(before.topic) ? [] : [{ ...before, asking: stretch, cue: [at] }];
+    });
+  }
+
   /** A phrase may begin before what asks: "too tall, when can we top it". */
   private byPhrase(tokens: readonly Token[], asking: Asking, { value, at }: CarePhrase): Found[] {
     if (!at.some((i) => within(asking, i))) return [];
@@ -128,10 +141,11 @@ export class CareQuestions {
    */
   heard(tokens: readonly Token[], named: ReadonlyMap<number, Plant>, asking: readonly Asking[], phrases: readonly CarePhrase[]): CareHeard {
     const best = [...phrases].sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
-    const found: Found[] = [
+    const spelled: Found[] = [
       ...asking.flatMap((stretch) => this.byVerb(tokens, stretch, named)),
       ...best.flatMap((match) => asking.flatMap((stretch) => this.byPhrase(tokens, stretch, match)).slice(0, 1)),
     ].sort((a, b) => a.cue[0]! - b.cue[0]!);
+    const found = [...spelled, ...this.ofOthersToo(asking, named, spelled)];
     const openings = new Set(found.flatMap(({ asking: { from, body } }) => tokens.flatMap((_, i) => (i >= from && i < body ? [i] : []))));
     const eaten = best.filter(({ value }) => value.told && value.topic === POISON).flatMap(({ at }) => at);
     const cues = new Set([...found.flatMap(({ asking: stretch, cue }) => cue.filter((i) => within(stretch, i))), ...eaten]);

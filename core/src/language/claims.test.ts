@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Cause } from '../edition/edition.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
-import { claimable, claimPattern, likeliest } from './claims.ts';
+import { claimable, claimPattern, likeliest, spokenForms } from './claims.ts';
 import { compilePhrase, PhraseBook } from './phrases.ts';
 import { tokenise } from './tokens.ts';
 
@@ -24,6 +24,12 @@ describe('names callers give the trouble', () => {
     });
     expect(byName.get('rust')?.map(({ id }) => id)).toEqual(['mildew', 'beetle']);
   });
+  it.each([
+    ['Downy mildew of onion', ['downy mildew of onion', 'onion downy mildew']],
+    ['Weeds in the lawn', ['weeds in the lawn', 'lawn weeds']],
+    ['Rust of rose and hollyhock', ['rust of rose and hollyhock']],
+    ['Fire blight', ['fire blight']],
+  ])('"%s" is said in the forms %p', (name, forms) => expect(spokenForms(name)).toEqual(forms));
   it('keep their words where a number goes: a "28-spotted ladybird" is not any ladybird', () => {
     const byName = claimable({ ...smallEdition, causes: [{ ...beetle, name: '28-spotted ladybird', also: ['X-ray beetle', 'Type 2 - rot'] }] });
     expect([...byName.keys()]).toEqual(['spotted ladybird', 'x-ray beetle', 'type rot']);

@@ -22,6 +22,16 @@ const asSpoken = (name: string): string =>
     .replace(/\s+/g, ' ')
     .trim();
 
+/** "Downy mildew of onion", the other way round: "onion downy mildew". */
+const TURNED = /^([^,]+) (?:of|in|on)(?: the)? ([^,]+)$/;
+
+/** A name in the forms a caller may say it in. */
+export const spokenForms = (name: string): string[] => {
+  const spoken = asSpoken(name);
+  const [, what, where] = (/ and | or /.test(name) ? null : TURNED.exec(spoken)) ?? [];
+  return what && where ? [spoken, `${where} ${what}`] : [spoken];
+};
+
 /**
  * Causes by the names callers call them; one name may be that of several, such as "rust". A name of several words counts only where one of them
  * names a creature, a disease or a disorder: who says "thick skin" tells what is seen, whatever the entry lists.
@@ -35,7 +45,7 @@ export function claimable(edition: Edition): Map<string, Cause[]> {
   for (const cause of edition.causes) {
     if (cause.kind === 'normal') continue;
     const named = [cause.name, ...cause.also].filter((name) => isName(asSpoken(name), name !== cause.name && SCIENTIFIC.test(name)));
-    for (const name of new Set(named.map(asSpoken))) byName.set(name, [...(byName.get(name) ?? []), cause]);
+    for (const name of new Set(named.flatMap(spokenForms))) byName.set(name, [...(byName.get(name) ?? []), cause]);
   }
   return byName;
 }

@@ -153,7 +153,7 @@ describe('reply', () => {
     const text = reply(eaten, '2026-05-10');
     expect(text).toMatch(/^Dear Tilda Rook,/);
     expect(text).toMatch(/It is (very )?likely bean beetle \(Coleoptera fabae\): about \d+ in 100\./);
-    expect(text).toContain('What speaks for it: holes: some');
+    expect(text).toContain('What speaks for it:\n– holes: some');
     expect(text).toContain('Pick off (now, until about 31 May 2026): By hand. Repeat weekly. Not: in rain.');
     expect(text).toContain('Take care\nWash the beans. Mind the wasps. Poisonous or irritating in bean: raw seeds.');
     expect(text).toContain('When to call again\nIf it spreads');

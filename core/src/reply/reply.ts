@@ -77,28 +77,32 @@ function optionText(standing: OptionStanding): string {
   return parts.join(' ');
 }
 
-function howWeKnow(input: ReplyInput, cause: Cause): string {
+/** Readings one below the other, under what they have in common. */
+const listed = (title: string, readings: readonly string[]): string[] =>
+  readings.length > 0 ? [`${title}:`, ...readings.map((one) => `– ${inSentence(one)}`)] : [];
+
+function howWeKnow(input: ReplyInput, cause: Cause): string[] {
   const { standing, edition, readings } = input;
   const evidence = standing.candidates[0]?.evidence ?? [];
-  const speaking = evidence
+  const textOf = (finding: string, otherwise = '') => readingText(edition, finding, readings.find((r) => r.finding === finding)?.answer ?? otherwise);
+  const told = evidence
     .filter((e) => e.decibans >= 1 && e.finding !== WORDING)
     .sort((a, b) => b.decibans - a.decibans)
-    .slice(0, 4);
-  const told = speaking.map((e) => readingText(edition, e.finding, readings.find((r) => r.finding === e.finding)?.answer ?? e.answers[0] ?? ''));
+    .slice(0, 4)
+    .map((e) => textOf(e.finding, e.answers[0]));
   const worded = evidence.some((e) => e.finding === WORDING && e.decibans >= 1);
-  const against = standing.unexplained.map((id) => readingText(edition, id, readings.find((r) => r.finding === id)?.answer ?? ''));
+  const untold = worded ? 'What speaks for it is the way you put it.' : 'You told us little that settles it.';
   return [
-    told.length > 0
-      ? `What speaks for it: ${told.join('; ')}.`
-      : worded
-        ? 'What speaks for it is the way you put it.'
-        : 'You told us little that settles it.',
-    ...(against.length > 0 ? [`What it does not explain: ${against.join('; ')}.`] : []),
+    ...(told.length > 0 ? listed('What speaks for it', told) : [untold]),
+    ...listed(
+      'What it does not explain',
+      standing.unexplained.map((id) => textOf(id)),
+    ),
     ...cause.lookAlikes
       .filter((like) => (standing.candidates.find((c) => c.cause === like.cause)?.probability ?? 0) > 0.05)
       .slice(0, 1)
       .map((like) => `It could also be ${inSentence(edition.causes.find((c) => c.id === like.cause)?.name ?? like.cause)}. ${sentence(like.say)}`),
-  ].join(' ');
+  ];
 }
 
 const isLeftForTheSeason = ({ options, decision }: Standing): boolean => options.some((o) => o.option.id === decision.option && isTimeToLeave(o));
@@ -225,7 +229,7 @@ function advised(input: ReplyInput, cause: Cause): string[] {
   const line = isLeftForTheSeason(standing) || isForThisHost(standing) ? [] : [sentence(withoutItsName(cause))];
   const repeated = options.some(({ option }) => option.how === standing.decision.why);
   const why = repeated ? [] : [sentence(standing.decision.why)];
-  const lines = [...line, '', 'How we know', howWeKnow(input, cause), '', 'What to do', ...why];
+  const lines = [...line, '', 'How we know', ...howWeKnow(input, cause), '', 'What to do', ...why];
   if (known.length > 0) lines.push(`We have reckoned with this: ${known.join('; ')}.`);
   lines.push(...options.map((option) => `– ${optionText(option)}`));
   if (standing.decision.noteFor) lines.push(`Please note ${longDate(standing.decision.noteFor)} in your calendar.`);
