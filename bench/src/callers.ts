@@ -1,5 +1,10 @@
-import { CLIMATES, type Cause, type CauseKind, type Channel, type Edition, type Finding, type Plant } from '@sounding/core/edition/edition.ts';
-import { CHANNEL_RELIABILITY, UNLISTED } from '@sounding/core/edition/edition.ts';
+import type { Cause, CauseKind } from '@sounding/core/edition/causes.ts';
+import { CLIMATES } from '@sounding/core/edition/climates.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { Channel, Finding } from '@sounding/core/edition/findings.ts';
+import type { Plant } from '@sounding/core/edition/plants.ts';
+import { UNLISTED } from '@sounding/core/edition/causes.ts';
+import { CHANNEL_RELIABILITY } from '@sounding/core/edition/findings.ts';
 import { STANDS_OUT } from '@sounding/core/diagnosis/enough.ts';
 import { FIRM } from '@sounding/core/treatment/decide.ts';
 import { Consultant, type ConsultInput } from '@sounding/core/consult/consult.ts';

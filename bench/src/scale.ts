@@ -6,7 +6,8 @@ import type { Reading } from '@sounding/core/edition/reading.ts';
 import { openFindings } from '@sounding/core/diagnosis/openFindings.ts';
 import { rankQuestions } from '@sounding/core/diagnosis/questions.ts';
 import { stakesOf } from '@sounding/core/diagnosis/stakes.ts';
-import { ACTS, UNLISTED } from '@sounding/core/edition/edition.ts';
+import { UNLISTED } from '@sounding/core/edition/causes.ts';
+import { ACTS } from '@sounding/core/edition/options.ts';
 import { generator } from '@sounding/core/numbers/random.ts';
 
 /** A generated model: every cause speaks of two dozen findings, each with three to eight answers. Invented, for times only. */

@@ -1,4 +1,5 @@
-import type { Edition, Window } from '@sounding/core/edition/edition.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { Window } from '@sounding/core/edition/windows.ts';
 import { generator } from '@sounding/core/numbers/random.ts';
 import { degreeDaySums } from '@sounding/core/season/crossing.ts';
 import { dayNumber, isoOfDay } from '@sounding/core/season/calendar.ts';

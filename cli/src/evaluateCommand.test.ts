@@ -4,7 +4,8 @@ import { describe, expect, it } from '@jest/globals';
 import { practiceInput } from '@sounding/contract/practiceInput.ts';
 import { CauseNames } from '@sounding/core/consult/causeNames.ts';
 import { ACTIONS, ACT_OF_ACTION } from '@sounding/core/consult/practiceCall.ts';
-import { ACTS, type Edition } from '@sounding/core/edition/edition.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import { ACTS } from '@sounding/core/edition/options.ts';
 import { callLines, callsBeside } from '@sounding/knowledge/calls.ts';
 import { evaluateText } from './evaluateCommand.ts';
 

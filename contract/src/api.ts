@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ACTS } from '@sounding/core/edition/edition.ts';
+import { ACTS } from '@sounding/core/edition/options.ts';
 import { channel, climate, dateText, hemisphere } from './caseInput.ts';
 import { circumstancesBody, overruleBody, planBody } from './plan.ts';
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { CHANNELS, CLIMATES, type Channel, type Climate } from '@sounding/core/edition/edition.ts';
+import { CLIMATES, type Climate } from '@sounding/core/edition/climates.ts';
+import { CHANNELS, type Channel } from '@sounding/core/edition/findings.ts';
 import { isoDate } from '@sounding/core/season/calendar.ts';
 
 export const dateText = z.string().superRefine((value, context) => {

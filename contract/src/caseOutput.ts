@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ACTS } from '@sounding/core/edition/edition.ts';
+import { ACTS } from '@sounding/core/edition/options.ts';
 import { caseInput, dateText } from './caseInput.ts';
 import { practiceInput } from './practiceInput.ts';
 

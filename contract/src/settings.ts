@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { climate, hemisphere } from './caseInput.ts';
-import { ACTS, TRUTHS, type LossTable } from '@sounding/core/edition/edition.ts';
+import { TRUTHS, type LossTable } from '@sounding/core/edition/losses.ts';
+import { ACTS } from '@sounding/core/edition/options.ts';
 
 const points = z.number().min(0, 'at least 0').max(100, 'at most 100');
 export const lossTableBody: z.ZodType<LossTable> = z.strictObject({

@@ -1,5 +1,9 @@
-import type { Cause, CauseRate, HostSelector, Mark, RateWord, TreatmentOption, Window } from '@sounding/core/edition/edition.ts';
-import { RATE_VALUES } from '@sounding/core/edition/edition.ts';
+import type { Cause, CauseRate, RateWord } from '@sounding/core/edition/causes.ts';
+import type { TreatmentOption } from '@sounding/core/edition/options.ts';
+import type { HostSelector } from '@sounding/core/edition/plants.ts';
+import type { Mark } from '@sounding/core/edition/provenance.ts';
+import type { Window } from '@sounding/core/edition/windows.ts';
+import { RATE_VALUES } from '@sounding/core/edition/causes.ts';
 import type { z } from 'zod';
 import { overForm, windowsUsed, type WholeCause } from './forms.ts';
 import { provenanceOf } from './provenance.ts';

@@ -1,4 +1,6 @@
-import type { Cause, Finding, Lexicon } from '@sounding/core/edition/edition.ts';
+import type { Cause } from '@sounding/core/edition/causes.ts';
+import type { Finding } from '@sounding/core/edition/findings.ts';
+import type { Lexicon } from '@sounding/core/edition/lexicon.ts';
 import { inWordOrder, phraseWords } from '@sounding/core/edition/phraseLines.ts';
 import { countWords } from '@sounding/core/edition/wordList.ts';
 import { stemOf } from '@sounding/core/language/tokens.ts';

@@ -1,5 +1,7 @@
 import { createHash } from 'node:crypto';
-import type { Cause, Edition, Inspection } from '@sounding/core/edition/edition.ts';
+import type { Cause } from '@sounding/core/edition/causes.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { Inspection } from '@sounding/core/edition/inspections.ts';
 import { inFindingOrder } from '@sounding/core/edition/rateSets.ts';
 import type { z } from 'zod';
 import { toCause, toWindow, type Shared } from './causes.ts';

@@ -5,7 +5,7 @@ import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
 import { PracticeDesk } from '@sounding/core/consult/practiceCall.ts';
 import { CaseReader } from '@sounding/core/consult/diagnoseCase.ts';
-import type { Climate, Hemisphere } from '@sounding/core/edition/edition.ts';
+import type { Climate, Hemisphere } from '@sounding/core/edition/climates.ts';
 import { practiceCalls } from './calls.ts';
 import { compile } from './compile.ts';
 import { lint } from './lint.ts';
@@ -197,6 +197,11 @@ describe('lint', () => {
       'one species on one plant under two names',
       (e) => (e.causes.find((c) => c.id === 'pear-scab')!.latin = 'Gymnosporangium sabinae'),
       /Gymnosporangium sabinae on Pear, and so is "pear-(scab|rust)": one cause under two names\?/,
+    ],
+    [
+      'a name that says no more than another',
+      (e) => rust(e).also.push('pear rusts'),
+      /pear-rust: "pear rusts" says no more than another of its names/,
     ],
     ['a host told twice', (e) => rust(e).hosts.include.push({ genus: 'Pyrus', weight: 1 }), /pear-rust: genus Pyrus is a host twice/],
     ['a host that is also excluded', (e) => rust(e).hosts.exclude.push({ genus: 'Pyrus' }), /is both a host and excluded/],

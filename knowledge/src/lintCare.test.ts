@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
-import type { CareTask } from '@sounding/core/edition/edition.ts';
+import type { CareTask } from '@sounding/core/edition/care.ts';
 import { lintCare, monthsOf } from './lintCare.ts';
 
 const plant = { ...smallEdition.plants[0]!, id: 'peony', genus: 'Paeonia', groups: ['perennial'] };

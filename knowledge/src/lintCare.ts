@@ -1,4 +1,5 @@
-import type { CareTask, Edition } from '@sounding/core/edition/edition.ts';
+import type { CareTask } from '@sounding/core/edition/care.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
 import { worksOfItsSort } from '@sounding/core/season/works.ts';
 
 /** Months of the northern year that words of a line of care mean, the narrower words first. */

@@ -3,7 +3,11 @@ import { modelForSituation } from '@sounding/core/diagnosis/model.ts';
 import { posterior } from '@sounding/core/diagnosis/posterior.ts';
 import type { Reading } from '@sounding/core/edition/reading.ts';
 import { answerShares, separation } from '@sounding/core/library/separation.ts';
-import { CLIMATES, type Cause, type Edition, type Finding, type Plant } from '@sounding/core/edition/edition.ts';
+import type { Cause } from '@sounding/core/edition/causes.ts';
+import { CLIMATES } from '@sounding/core/edition/climates.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { Finding } from '@sounding/core/edition/findings.ts';
+import type { Plant } from '@sounding/core/edition/plants.ts';
 
 /** A cause is out of reach when even a caller who sees all its findings at their likeliest does not bring it among the first of these. */
 const WITHIN = 3;

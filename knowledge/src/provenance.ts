@@ -1,4 +1,4 @@
-import type { Provenance } from '@sounding/core/edition/edition.ts';
+import type { Provenance } from '@sounding/core/edition/provenance.ts';
 
 /** Leaves keys out instead of carrying `undefined`, so that equal knowledge gives equal bytes. */
 export function provenanceOf(

@@ -1,4 +1,7 @@
-import type { Finding, Inspection, Lexicon, Plant } from '@sounding/core/edition/edition.ts';
+import type { Finding } from '@sounding/core/edition/findings.ts';
+import type { Inspection } from '@sounding/core/edition/inspections.ts';
+import type { Lexicon } from '@sounding/core/edition/lexicon.ts';
+import type { Plant } from '@sounding/core/edition/plants.ts';
 import type { z } from 'zod';
 import { provenanceOf } from './provenance.ts';
 import type { FindingRow, inspectionRow, lexiconFile, plantRow } from './schema.ts';

@@ -1,19 +1,10 @@
 import { z } from 'zod';
-import {
-  ACTS,
-  COSTS,
-  EFFORTS,
-  CLIMATES,
-  COMMONNESS_VALUES,
-  FROST_TURNS,
-  INSPECTION_FIGURES,
-  INSPECTION_PLACES,
-  ORGANS,
-  RATE_VALUES,
-  type Commonness,
-  type RateWord,
-  SCALES,
-} from '@sounding/core/edition/edition.ts';
+import { COMMONNESS_VALUES, RATE_VALUES, type Commonness, type RateWord } from '@sounding/core/edition/causes.ts';
+import { CLIMATES } from '@sounding/core/edition/climates.ts';
+import { ORGANS, SCALES } from '@sounding/core/edition/findings.ts';
+import { INSPECTION_FIGURES, INSPECTION_PLACES } from '@sounding/core/edition/inspections.ts';
+import { ACTS, COSTS, EFFORTS } from '@sounding/core/edition/options.ts';
+import { FROST_TURNS } from '@sounding/core/edition/windows.ts';
 import { CUTOFFS, DEGREE_DAY_METHODS, INDEX_IDS } from '@sounding/core/edition/bases.ts';
 import { excludedShorthand, hostShorthand, likeShorthand, rateShorthand } from './shorthand.ts';
 

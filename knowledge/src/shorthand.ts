@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { RATE_VALUES, type RateWord } from '@sounding/core/edition/edition.ts';
+import { RATE_VALUES, type RateWord } from '@sounding/core/edition/causes.ts';
 
 /**
  * The short ways of writing a row, each turned into the long one by the schema:

@@ -1,4 +1,4 @@
-import type { Lexicon } from '@sounding/core/edition/edition.ts';
+import type { Lexicon } from '@sounding/core/edition/lexicon.ts';
 import { inWordOrder } from '@sounding/core/edition/phraseLines.ts';
 import { compileTerm } from '@sounding/core/language/phrases.ts';
 import { stemOf } from '@sounding/core/language/tokens.ts';

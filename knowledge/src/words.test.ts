@@ -3,7 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
 import { fleschKincaid } from 'flesch-kincaid';
 import { syllable } from 'syllable';
-import { RATE_VALUES, type Cause } from '@sounding/core/edition/edition.ts';
+import { RATE_VALUES, type Cause } from '@sounding/core/edition/causes.ts';
 import { editionIn } from '@sounding/core/edition/editionIn.ts';
 import { Understander } from '@sounding/core/language/understand.ts';
 import { Vocabulary } from '@sounding/core/language/vocabulary.ts';

@@ -1,5 +1,6 @@
 import { hostWeight } from '@sounding/core/edition/hosts.ts';
-import type { Cause, Plant } from '@sounding/core/edition/edition.ts';
+import type { Cause } from '@sounding/core/edition/causes.ts';
+import type { Plant } from '@sounding/core/edition/plants.ts';
 import type { z } from 'zod';
 import type { Complaint, Placed } from './read.ts';
 import type { workRow } from './schema.ts';

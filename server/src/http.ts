@@ -1,5 +1,5 @@
 import { COORDINATOR } from '@sounding/contract/api.ts';
-import type { Inspection } from '@sounding/core/edition/edition.ts';
+import type { Inspection } from '@sounding/core/edition/inspections.ts';
 import { eq } from 'drizzle-orm';
 import type { Request, Response } from 'express';
 import type { Database } from './db/connect.ts';

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { entryView, importView, libraryChange, sessionView, type SessionView } from '@sounding/contract/api.ts';
-import type { Inspection } from '@sounding/core/edition/edition.ts';
+import type { Inspection } from '@sounding/core/edition/inspections.ts';
 import { openTestDesk, type TestDesk } from './testDesk.ts';
 
 let desk: TestDesk;

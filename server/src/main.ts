@@ -1,7 +1,8 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { join } from 'node:path';
-import type { Edition, Inspection } from '@sounding/core/edition/edition.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { Inspection } from '@sounding/core/edition/inspections.ts';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { connect, migrateDatabase, type Database } from './db/connect.ts';

@@ -1,5 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import type { CareTask, Edition, Plant } from '../edition/edition.ts';
+import type { CareTask } from '../edition/care.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Plant } from '../edition/plants.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { WHOLE_CARD } from '../language/careQuestions.ts';
 import { careAnswers, careDates } from './careAnswers.ts';

@@ -1,4 +1,6 @@
-import { CUT_BACK, EAT, POISON, type Edition, type Plant } from '../edition/edition.ts';
+import { CUT_BACK, EAT, POISON } from '../edition/care.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Plant } from '../edition/plants.ts';
 import { WHOLE_CARD, type CareQuestion } from '../language/careQuestions.ts';
 import { worksFor } from '../season/works.ts';
 import { WOODY } from '../treatment/circumstances.ts';

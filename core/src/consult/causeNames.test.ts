@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Cause } from '../edition/edition.ts';
+import type { Cause } from '../edition/causes.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { CauseNames, spareNames } from './causeNames.ts';
 

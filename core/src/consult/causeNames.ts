@@ -1,5 +1,7 @@
 import { hostWeight, strayWeight } from '../edition/hosts.ts';
-import type { Cause, Edition, Plant } from '../edition/edition.ts';
+import type { Cause } from '../edition/causes.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Plant } from '../edition/plants.ts';
 import { namesOfPlant } from '../language/plants.ts';
 import { stemOf } from '../language/tokens.ts';
 import { NearNames } from './nearNames.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { CHANNELS, WORDING } from '../edition/edition.ts';
+import { CHANNELS, WORDING } from '../edition/findings.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { Consultant, type ConsultInput } from './consult.ts';
 import { CaseError, CaseReader } from './diagnoseCase.ts';

@@ -1,5 +1,11 @@
-import type { Act, Cause, CauseKind, Climate, Edition, Finding, Hemisphere, Plant } from '../edition/edition.ts';
-import { UNLISTED, WORDING } from '../edition/edition.ts';
+import type { Cause, CauseKind } from '../edition/causes.ts';
+import type { Climate, Hemisphere } from '../edition/climates.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Finding } from '../edition/findings.ts';
+import type { Act } from '../edition/options.ts';
+import type { Plant } from '../edition/plants.ts';
+import { UNLISTED } from '../edition/causes.ts';
+import { WORDING } from '../edition/findings.ts';
 import { editionIn } from '../edition/editionIn.ts';
 import { enoughToAnswer, WORDS_TRUSTED, type Enough } from '../diagnosis/enough.ts';
 import { evidenceFor, unexplainedBy, type Evidence } from '../diagnosis/evidence.ts';

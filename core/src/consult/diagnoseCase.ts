@@ -1,4 +1,7 @@
-import type { Act, CauseKind, Climate, Edition, Hemisphere } from '../edition/edition.ts';
+import type { CauseKind } from '../edition/causes.ts';
+import type { Climate, Hemisphere } from '../edition/climates.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Act } from '../edition/options.ts';
 import type { Reading } from '../edition/reading.ts';
 import { evidenceIn } from '../language/evidenceIn.ts';
 import { Understander, type Utterance } from '../language/understand.ts';

@@ -1,4 +1,5 @@
-import type { Cause, Edition } from '../edition/edition.ts';
+import type { Cause } from '../edition/causes.ts';
+import type { Edition } from '../edition/edition.ts';
 import { stemOf } from '../language/tokens.ts';
 
 /** Words that tell nothing between two names. */

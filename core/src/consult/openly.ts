@@ -1,4 +1,4 @@
-import type { Finding } from '../edition/edition.ts';
+import type { Finding } from '../edition/findings.ts';
 import type { Reading } from '../edition/reading.ts';
 import { isSeen } from '../language/plainAnswers.ts';
 

@@ -1,4 +1,8 @@
-import type { Act, Climate, Edition, Finding, Hemisphere, Plant } from '../edition/edition.ts';
+import type { Climate, Hemisphere } from '../edition/climates.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Finding } from '../edition/findings.ts';
+import type { Act } from '../edition/options.ts';
+import type { Plant } from '../edition/plants.ts';
 import type { Reading } from '../edition/reading.ts';
 import { evidenceIn } from '../language/evidenceIn.ts';
 import { Understander, type Utterance } from '../language/understand.ts';

@@ -1,5 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Cause, Edition, Finding, Inspection } from '../edition/edition.ts';
+import type { Cause } from '../edition/causes.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Finding } from '../edition/findings.ts';
+import type { Inspection } from '../edition/inspections.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { testsFor } from './tests.ts';
 

@@ -1,4 +1,7 @@
-import { RATE_VALUES, type Cause, type Edition, type Finding, type Inspection } from '../edition/edition.ts';
+import { RATE_VALUES, type Cause } from '../edition/causes.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Finding } from '../edition/findings.ts';
+import type { Inspection } from '../edition/inspections.ts';
 
 /** So many of the likeliest causes are asked what a test would show. */
 const CANDIDATES = 3;

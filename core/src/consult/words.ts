@@ -1,4 +1,5 @@
-import { WORDING, type Edition } from '../edition/edition.ts';
+import type { Edition } from '../edition/edition.ts';
+import { WORDING } from '../edition/findings.ts';
 
 /** "usually", "about as likely as not": a probability the way an advisor would say it. */
 export function likelihoodWord(probability: number): string {

@@ -1,4 +1,4 @@
-import type { Channel } from '../edition/edition.ts';
+import type { Channel } from '../edition/findings.ts';
 import { chanceOf } from './answerTable.ts';
 import type { DiagnosticModel } from './model.ts';
 import { normalise, reliabilityOf } from './posterior.ts';

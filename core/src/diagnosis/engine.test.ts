@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { ACTS, TRUTHS } from '../edition/edition.ts';
+import { TRUTHS } from '../edition/losses.ts';
+import { ACTS } from '../edition/options.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { answerTable, chanceOf, mapColumns } from './answerTable.ts';
 import { BatchDiagnosis } from './batch.ts';

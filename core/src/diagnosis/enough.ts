@@ -1,4 +1,4 @@
-import type { Act } from '../edition/edition.ts';
+import type { Act } from '../edition/options.ts';
 import type { RankedQuestion } from './questions.ts';
 
 export type Enough =

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { WORDING } from '../edition/edition.ts';
+import { WORDING } from '../edition/findings.ts';
 import { asItSpeaks, type Evidence } from './evidence.ts';
 
 const speaks = (finding: string, decibans: number): Evidence => ({ finding, answers: [], decibans });

@@ -1,4 +1,4 @@
-import { WORDING } from '../edition/edition.ts';
+import { WORDING } from '../edition/findings.ts';
 import type { DiagnosticModel } from './model.ts';
 import { allowedAnswers, type Term } from './posterior.ts';
 

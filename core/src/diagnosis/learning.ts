@@ -1,4 +1,7 @@
-import type { Cause, Edition, Finding, Outcome, Plant } from '../edition/edition.ts';
+import type { Cause } from '../edition/causes.ts';
+import type { Edition, Outcome } from '../edition/edition.ts';
+import type { Finding } from '../edition/findings.ts';
+import type { Plant } from '../edition/plants.ts';
 import { daysBetween, type IsoDate } from '../season/calendar.ts';
 import { answerDistribution, priorWeight, silentDistribution } from './model.ts';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { RateWord } from '../edition/edition.ts';
+import type { RateWord } from '../edition/causes.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { hostWeight, strayWeight } from '../edition/hosts.ts';
 import { answerDistribution, modelForSituation, priorWeight, UNLISTED_PRIOR } from './model.ts';

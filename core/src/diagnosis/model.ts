@@ -1,15 +1,8 @@
-import {
-  COMMONNESS_VALUES,
-  RATE_VALUES,
-  UNLISTED,
-  type Cause,
-  type Channel,
-  type Climate,
-  type Edition,
-  type Finding,
-  type Hemisphere,
-  type Plant,
-} from '../edition/edition.ts';
+import { COMMONNESS_VALUES, RATE_VALUES, UNLISTED, type Cause } from '../edition/causes.ts';
+import type { Climate, Hemisphere } from '../edition/climates.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Channel, Finding } from '../edition/findings.ts';
+import type { Plant } from '../edition/plants.ts';
 import type { Likeness } from '../language/likeness.ts';
 import { northernMonth } from '../season/calendar.ts';
 import { answerTable, type AnswerTable } from './answerTable.ts';

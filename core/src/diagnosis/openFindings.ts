@@ -1,4 +1,4 @@
-import type { Channel } from '../edition/edition.ts';
+import type { Channel } from '../edition/findings.ts';
 import { mapColumns } from './answerTable.ts';
 import { shareOfItsOwn } from './families.ts';
 import type { DiagnosticModel, ModelFinding } from './model.ts';

@@ -1,4 +1,5 @@
-import { UNLISTED, WORDING, type Channel } from '../edition/edition.ts';
+import { UNLISTED } from '../edition/causes.ts';
+import { WORDING, type Channel } from '../edition/findings.ts';
 import type { DiagnosticModel } from './model.ts';
 import { reliabilityOf } from './posterior.ts';
 

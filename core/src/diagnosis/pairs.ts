@@ -1,4 +1,4 @@
-import { UNLISTED } from '../edition/edition.ts';
+import { UNLISTED } from '../edition/causes.ts';
 import { chanceOf } from './answerTable.ts';
 import type { DiagnosticModel, ModelFinding } from './model.ts';
 import { logWeights, perTruth, type Term } from './posterior.ts';

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import bayes from 'bayesjs';
 import fc from 'fast-check';
 import { answerTable, chanceOf } from './answerTable.ts';
-import { CHANNELS, type Channel } from '../edition/edition.ts';
+import { CHANNELS, type Channel } from '../edition/findings.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { modelForSituation, type DiagnosticModel } from './model.ts';
 import { allowedAnswers, posterior, reliabilityOf } from './posterior.ts';

@@ -1,4 +1,4 @@
-import { CHANNEL_RELIABILITY, WORDING, type Channel } from '../edition/edition.ts';
+import { CHANNEL_RELIABILITY, WORDING, type Channel } from '../edition/findings.ts';
 import type { Reading } from '../edition/reading.ts';
 import { familyLogRatio } from './families.ts';
 import type { DiagnosticModel, ModelFinding } from './model.ts';

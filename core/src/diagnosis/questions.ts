@@ -1,4 +1,6 @@
-import { ACTS, TRUTHS, type Act, type Channel } from '../edition/edition.ts';
+import type { Channel } from '../edition/findings.ts';
+import { TRUTHS } from '../edition/losses.ts';
+import { ACTS, type Act } from '../edition/options.ts';
 import { chanceOf, type AnswerTable } from './answerTable.ts';
 import type { DiagnosticModel, ModelFinding } from './model.ts';
 import type { OpenFinding } from './openFindings.ts';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { answerTable, chanceOf } from './answerTable.ts';
-import type { Cause, Finding } from '../edition/edition.ts';
+import type { Cause } from '../edition/causes.ts';
+import type { Finding } from '../edition/findings.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { enoughToAnswer } from './enough.ts';
 import { evidenceFor, evidenceWord, unexplainedBy } from './evidence.ts';

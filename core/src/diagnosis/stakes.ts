@@ -1,4 +1,6 @@
-import { ACTS, TRUTHS, UNLISTED, type Act, type LossTable, type Truth } from '../edition/edition.ts';
+import { UNLISTED } from '../edition/causes.ts';
+import { TRUTHS, type LossTable, type Truth } from '../edition/losses.ts';
+import { ACTS, type Act } from '../edition/options.ts';
 
 /** What hangs on the diagnosis: for each cause the kind of truth it is, and what each advice would cost if it were so. */
 export interface Stakes {

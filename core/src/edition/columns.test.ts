@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { asColumns, asRows } from './columns.ts';
-import type { Cause, CauseRate } from './edition.ts';
+import type { Cause, CauseRate } from './causes.ts';
 import { packHosts, unpackHosts } from './hostLines.ts';
 import { inFindingOrder, packRates, unpackRates } from './rateSets.ts';
 import { inWordOrder, packPhrases, phraseWords, unpackPhrases } from './phraseLines.ts';

@@ -1,4 +1,7 @@
-import type { Answer, Cause, CauseRate, Edition, Finding, Plant } from './edition.ts';
+import type { Cause, CauseRate } from './causes.ts';
+import type { Edition } from './edition.ts';
+import type { Answer, Finding } from './findings.ts';
+import type { Plant } from './plants.ts';
 import { packHosts, unpackHosts } from './hostLines.ts';
 import { packPhrases, phraseWords, unpackPhrases } from './phraseLines.ts';
 import { Places } from './places.ts';

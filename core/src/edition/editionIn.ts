@@ -1,4 +1,7 @@
-import type { Cause, Edition, Hemisphere, Plant } from './edition.ts';
+import type { Cause } from './causes.ts';
+import type { Hemisphere } from './climates.ts';
+import type { Edition } from './edition.ts';
+import type { Plant } from './plants.ts';
 
 const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
 /** "June drop" is a name, not a time; "May be" is no month. */

@@ -1,4 +1,5 @@
-import type { Cause, HostSelector } from './edition.ts';
+import type { Cause } from './causes.ts';
+import type { HostSelector } from './plants.ts';
 
 type Hosts = Cause['hosts'];
 

@@ -1,4 +1,7 @@
-import type { Cause, Edition, Finding, HostSelector, Plant } from './edition.ts';
+import type { Cause } from './causes.ts';
+import type { Edition } from './edition.ts';
+import type { Finding } from './findings.ts';
+import type { HostSelector, Plant } from './plants.ts';
 
 function selects(selector: HostSelector, plant: Plant): boolean {
   if ('any' in selector) return true;

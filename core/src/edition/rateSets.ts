@@ -1,4 +1,5 @@
-import { RATE_VALUES, type Cause, type CauseRate, type Finding, type RateWord } from './edition.ts';
+import { RATE_VALUES, type Cause, type CauseRate, type RateWord } from './causes.ts';
+import type { Finding } from './findings.ts';
 import { WordCode } from './wordList.ts';
 
 /** The rates of all causes, finding by finding: what is said of it, with a comma between, and of which causes each. */

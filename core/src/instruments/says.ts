@@ -1,4 +1,4 @@
-import type { Mark } from '../edition/edition.ts';
+import type { Mark } from '../edition/provenance.ts';
 import { QUANTITIES, type Measured, type QuantityId } from './line.ts';
 
 /** What a soil is like for the probe: field capacity and wilting point differ by texture. */

@@ -1,4 +1,4 @@
-import type { Channel, Finding, Organ } from '../edition/edition.ts';
+import type { Channel, Finding, Organ } from '../edition/findings.ts';
 import { asBeginning, asksWhether, channelOf, choiceTaken, deniesAsAsked, meansAllAsked, presupposes, tellsOf, withoutChoices } from './answers.ts';
 import type { Organs } from './organs.ts';
 import { OwnAnswers } from './ownAnswers.ts';

@@ -1,4 +1,4 @@
-import type { Channel, Finding } from '../edition/edition.ts';
+import type { Channel, Finding } from '../edition/findings.ts';
 import { ASKS_WHICH } from './yesOrNo.ts';
 
 const DOUBT = /\b(a bit|maybe|i think|perhaps|sort of|probably)\b/i;

@@ -1,4 +1,4 @@
-import type { Lexicon } from '../edition/edition.ts';
+import type { Lexicon } from '../edition/lexicon.ts';
 import type { Token } from './tokens.ts';
 
 /** Qualities besides colours that belong to what stands next to them. */

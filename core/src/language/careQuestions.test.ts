@@ -1,5 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import type { CareTopic, Lexicon, Plant } from '../edition/edition.ts';
+import type { CareTopic } from '../edition/care.ts';
+import type { Lexicon } from '../edition/lexicon.ts';
+import type { Plant } from '../edition/plants.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { askingIn, asksToDo } from './asking.ts';
 import { CareQuestions, WHOLE_CARD, type CarePhrase } from './careQuestions.ts';

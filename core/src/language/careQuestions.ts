@@ -1,4 +1,5 @@
-import { CUT_BACK, EAT, POISON, type CareTopic, type Plant } from '../edition/edition.ts';
+import { CUT_BACK, EAT, POISON, type CareTopic } from '../edition/care.ts';
+import type { Plant } from '../edition/plants.ts';
 import { asksToDo, tellsTrouble, type Asking } from './asking.ts';
 import type { PhraseMatch } from './phrases.ts';
 import { stemOf, type Token } from './tokens.ts';

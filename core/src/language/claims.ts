@@ -1,4 +1,6 @@
-import { COMMONNESS_VALUES, type Cause, type Edition, type Plant } from '../edition/edition.ts';
+import { COMMONNESS_VALUES, type Cause } from '../edition/causes.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Plant } from '../edition/plants.ts';
 import { hostWeight } from '../edition/hosts.ts';
 
 /** True where a name holds a naming word, or is one: "word", "word*" for a beginning, "*word" for an ending, or words in a row. */

@@ -1,5 +1,5 @@
 import type { Reading } from '../edition/reading.ts';
-import { WORDING } from '../edition/edition.ts';
+import { WORDING } from '../edition/findings.ts';
 import type { Understanding } from './understand.ts';
 
 /** Everything of it that is evidence: the readings, and how it was put. */

@@ -1,5 +1,8 @@
-import type { Answer, Cause, Edition, Finding, Lexicon } from '../edition/edition.ts';
-import { RATE_VALUES } from '../edition/edition.ts';
+import type { Cause } from '../edition/causes.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Answer, Finding } from '../edition/findings.ts';
+import type { Lexicon } from '../edition/lexicon.ts';
+import { RATE_VALUES } from '../edition/causes.ts';
 import { stemOf, tokenise, type Token } from './tokens.ts';
 
 /** Words of a cause, by stem, with their share among all its words. */

@@ -1,4 +1,5 @@
-import type { Cause, Finding } from '../edition/edition.ts';
+import type { Cause } from '../edition/causes.ts';
+import type { Finding } from '../edition/findings.ts';
 import type { PhraseMatch } from './phrases.ts';
 
 /** What a phrase of the edition means: something seen or told, a topic of care, or a name for the trouble. */

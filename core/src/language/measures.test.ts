@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Plant } from '../edition/edition.ts';
+import type { Plant } from '../edition/plants.ts';
 import { measurementsIn } from './measures.ts';
 
 const asparagus: Plant = {

@@ -1,4 +1,4 @@
-import type { Plant, PlantSize } from '../edition/edition.ts';
+import type { Plant, PlantSize } from '../edition/plants.ts';
 import { NUMBER, numberSaid } from './numbers.ts';
 
 /** A length as it was said, and in metres. */

@@ -1,4 +1,4 @@
-import type { Lexicon } from '../edition/edition.ts';
+import type { Lexicon } from '../edition/lexicon.ts';
 import { isPlaced, statementBegins } from './denialEnds.ts';
 import { deniesLack, deniesNothing } from './granted.ts';
 import type { Token } from './tokens.ts';

@@ -1,5 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Edition, Finding, Plant } from '../edition/edition.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Finding } from '../edition/findings.ts';
+import type { Plant } from '../edition/plants.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { ofTheHost } from './ofTheHost.ts';
 import type { UnderstoodReading } from './taking.ts';

@@ -1,5 +1,6 @@
 import { canShow, hostWeight } from '../edition/hosts.ts';
-import type { Edition, Plant } from '../edition/edition.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Plant } from '../edition/plants.ts';
 import type { UnderstoodReading } from './taking.ts';
 import type { Understanding } from './understanding.ts';
 

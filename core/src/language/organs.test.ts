@@ -1,6 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { smallEdition } from '../testing/smallEdition.ts';
-import type { Edition, Finding, Plant } from '../edition/edition.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Finding } from '../edition/findings.ts';
+import type { Plant } from '../edition/plants.ts';
 import { Understander } from './understand.ts';
 
 const pear: Plant = {

@@ -1,4 +1,5 @@
-import type { Lexicon, Organ } from '../edition/edition.ts';
+import type { Organ } from '../edition/findings.ts';
+import type { Lexicon } from '../edition/lexicon.ts';
 import type { Match } from './meaning.ts';
 import { wordsOf, type Token } from './tokens.ts';
 

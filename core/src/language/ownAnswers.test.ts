@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Finding } from '../edition/edition.ts';
+import type { Finding } from '../edition/findings.ts';
 import { OwnAnswers } from './ownAnswers.ts';
 import { tokenise } from './tokens.ts';
 

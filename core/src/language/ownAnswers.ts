@@ -1,4 +1,4 @@
-import type { Answer, Finding } from '../edition/edition.ts';
+import type { Answer, Finding } from '../edition/findings.ts';
 import type { Token } from './tokens.ts';
 
 /** What a text says in so many words: its stems, without the small ones. */

@@ -1,4 +1,4 @@
-import type { Lexicon } from '../edition/edition.ts';
+import type { Lexicon } from '../edition/lexicon.ts';
 import { stemOf, type Token } from './tokens.ts';
 
 /**

@@ -1,4 +1,4 @@
-import type { Finding } from '../edition/edition.ts';
+import type { Finding } from '../edition/findings.ts';
 import { asksByName, asksWhether, deniedAsk, DENIES, repliedTo, settledBy } from './answers.ts';
 import { deniedOf, type UnderstoodReading } from './taking.ts';
 import type { Understanding } from './understanding.ts';

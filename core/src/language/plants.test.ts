@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Edition, Plant } from '../edition/edition.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Plant } from '../edition/plants.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { closest, PlantNames, withoutHostWords } from './plants.ts';
 import { tokenise } from './tokens.ts';

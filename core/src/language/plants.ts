@@ -1,5 +1,6 @@
 import { distance } from 'fastest-levenshtein';
-import type { Edition, Plant } from '../edition/edition.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Plant } from '../edition/plants.ts';
 import { tokenise, type Token } from './tokens.ts';
 
 export interface PlantMention {

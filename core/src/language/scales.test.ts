@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Edition, Finding } from '../edition/edition.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Finding } from '../edition/findings.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { phSaid, Scales } from './scales.ts';
 import { tokenise } from './tokens.ts';

@@ -1,4 +1,5 @@
-import type { Edition, Finding, Scale } from '../edition/edition.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Finding, Scale } from '../edition/findings.ts';
 import { ageSaid } from './ages.ts';
 import { daysSaid, everyDaysSaid } from './durations.ts';
 import { NUMBER, numberSaid } from './numbers.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { smallEdition } from '../testing/smallEdition.ts';
-import type { Finding } from '../edition/edition.ts';
+import type { Finding } from '../edition/findings.ts';
 import type { Match } from './meaning.ts';
 import { deniedOf, Taking, type Heard } from './taking.ts';
 import { tokenise } from './tokens.ts';

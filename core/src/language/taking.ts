@@ -1,4 +1,5 @@
-import type { Channel, Finding, Plant } from '../edition/edition.ts';
+import type { Channel, Finding } from '../edition/findings.ts';
+import type { Plant } from '../edition/plants.ts';
 import type { Reading } from '../edition/reading.ts';
 import { likeliest } from './claims.ts';
 import { circumstantial, type Match, type Meaning } from './meaning.ts';

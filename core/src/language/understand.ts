@@ -1,4 +1,7 @@
-import { EAT, POISON, type Channel, type Edition, type Finding, type Organ, type Plant } from '../edition/edition.ts';
+import { EAT, POISON } from '../edition/care.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Channel, Finding, Organ } from '../edition/findings.ts';
+import type { Plant } from '../edition/plants.ts';
 import { canShow } from '../edition/hosts.ts';
 import { Answering } from './answering.ts';
 import { askingIn, asksOpinion, isVerdict, takesForGranted, tellsTrouble } from './asking.ts';

@@ -1,4 +1,5 @@
-import type { Channel, Plant } from '../edition/edition.ts';
+import type { Channel } from '../edition/findings.ts';
+import type { Plant } from '../edition/plants.ts';
 import type { CareQuestion } from './careQuestions.ts';
 import type { Measurement } from './measures.ts';
 import type { PlantMention } from './plants.ts';

@@ -1,4 +1,8 @@
-import type { Cause, Climate, Edition, Hemisphere, Mark, Plant } from '../edition/edition.ts';
+import type { Cause } from '../edition/causes.ts';
+import type { Climate, Hemisphere } from '../edition/climates.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Plant } from '../edition/plants.ts';
+import type { Mark } from '../edition/provenance.ts';
 import { priorWeight } from '../diagnosis/model.ts';
 
 export interface PlantProblem {

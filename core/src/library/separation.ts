@@ -1,5 +1,6 @@
 import { answerDistribution, silentDistribution } from '../diagnosis/model.ts';
-import type { Cause, CauseRate, Finding } from '../edition/edition.ts';
+import type { Cause, CauseRate } from '../edition/causes.ts';
+import type { Finding } from '../edition/findings.ts';
 
 /** P(answer | cause) for one finding; what is left of the background where the cause says nothing of it. */
 export function answerShares(finding: Finding, cause: Cause): number[] {

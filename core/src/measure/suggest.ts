@@ -1,4 +1,5 @@
-import type { Cause, Plant } from '../edition/edition.ts';
+import type { Cause } from '../edition/causes.ts';
+import type { Plant } from '../edition/plants.ts';
 import { SUMS } from './all.ts';
 import type { SumDefinition } from './sum.ts';
 

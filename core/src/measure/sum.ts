@@ -1,4 +1,4 @@
-import type { Mark } from '../edition/edition.ts';
+import type { Mark } from '../edition/provenance.ts';
 import { inBase, type Amount, type Dimension, type Unit } from '../quantities/units.ts';
 
 /** A sum of the bench: what it asks for, and how it is worked out. Nothing here knows of a screen. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { Consultant } from '../consult/consult.ts';
-import type { Cause, Edition } from '../edition/edition.ts';
+import type { Cause } from '../edition/causes.ts';
+import type { Edition } from '../edition/edition.ts';
 import type { Reading } from '../edition/reading.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { composeReply, LABELS_FIRST, type ReplyPlan } from './reply.ts';

@@ -1,6 +1,10 @@
-import type { Cause, Edition, Plant } from '../edition/edition.ts';
+import type { Cause } from '../edition/causes.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Plant } from '../edition/plants.ts';
 import { inSentence } from '../edition/names.ts';
-import { POISON, UNLISTED, WORDING } from '../edition/edition.ts';
+import { POISON } from '../edition/care.ts';
+import { UNLISTED } from '../edition/causes.ts';
+import { WORDING } from '../edition/findings.ts';
 import type { CareAnswer, CareDate } from '../consult/careAnswers.ts';
 import type { Standing } from '../consult/consult.ts';
 import { ASK_OPENLY } from '../consult/openly.ts';

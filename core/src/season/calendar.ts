@@ -1,5 +1,6 @@
 import { CalendarDate, parseDate } from '@internationalized/date';
-import type { CalendarSpan, Climate, Hemisphere } from '../edition/edition.ts';
+import type { Climate, Hemisphere } from '../edition/climates.ts';
+import type { CalendarSpan } from '../edition/windows.ts';
 
 /** A calendar date as YYYY-MM-DD, without a time or a zone. */
 export type IsoDate = string;

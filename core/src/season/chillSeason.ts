@@ -1,4 +1,4 @@
-import type { Hemisphere } from '../edition/edition.ts';
+import type { Hemisphere } from '../edition/climates.ts';
 import { addDays, seasonalDate, yearOf, type IsoDate } from './calendar.ts';
 import { chillHours, chillPortions, chillPortionsByHour, utahUnits } from './chill.ts';
 import { estimatedHours } from './hourly.ts';

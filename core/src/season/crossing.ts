@@ -1,4 +1,5 @@
-import type { DegreeDaySpan, Hemisphere } from '../edition/edition.ts';
+import type { Hemisphere } from '../edition/climates.ts';
+import type { DegreeDaySpan } from '../edition/windows.ts';
 import { dayNumber, isoOfDay, seasonalDate, yearOf, yearsEarlier, type IsoDate } from './calendar.ts';
 import { dailyDegreeDays } from './degreeDays.ts';
 import { dayReaching, gained, recordOf, runningSum, type RunningSum } from './record.ts';

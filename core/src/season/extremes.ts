@@ -1,5 +1,5 @@
 import { dayNumber, isoOfDay, seasonalDate, yearOf, type DayNumber, type IsoDate } from './calendar.ts';
-import type { Hemisphere } from '../edition/edition.ts';
+import type { Hemisphere } from '../edition/climates.ts';
 import { recordOf, type DayRecord } from './record.ts';
 import type { WeatherSeries } from './weather.ts';
 

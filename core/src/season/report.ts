@@ -1,4 +1,8 @@
-import { COMMONNESS_VALUES, type Cause, type Climate, type Edition, type Hemisphere, type Mark, type Plant } from '../edition/edition.ts';
+import { COMMONNESS_VALUES, type Cause } from '../edition/causes.ts';
+import type { Climate, Hemisphere } from '../edition/climates.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Plant } from '../edition/plants.ts';
+import type { Mark } from '../edition/provenance.ts';
 import { hostWeight } from '../edition/hosts.ts';
 import { addDays, daysBetween, monthOf, northernMonth, yearOf, type IsoDate } from './calendar.ts';
 import { frostDates, recentEvents, type FrostDates, type WeatherEvent } from './extremes.ts';

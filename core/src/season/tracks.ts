@@ -1,4 +1,5 @@
-import type { DegreeDaySpan, Hemisphere } from '../edition/edition.ts';
+import type { Hemisphere } from '../edition/climates.ts';
+import type { DegreeDaySpan } from '../edition/windows.ts';
 import { dayNumber, seasonalDate, yearOf, type IsoDate } from './calendar.ts';
 import { biofixBefore, degreeDaySums } from './crossing.ts';
 import { gained } from './record.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Window } from '../edition/edition.ts';
+import type { Window } from '../edition/windows.ts';
 import { addDays, isoDate, northernMonth, occurrence, seasonalDate } from './calendar.ts';
 import { accumulated, crossingDate } from './crossing.ts';
 import { windowStanding, type SeasonContext } from './windows.ts';

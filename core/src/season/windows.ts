@@ -1,4 +1,4 @@
-import type { Window } from '../edition/edition.ts';
+import type { Window } from '../edition/windows.ts';
 import { byCalendar } from './bases/calendar.ts';
 import { byDegreeDays } from './bases/degreeDays.ts';
 import { byEvent } from './bases/event.ts';

@@ -1,5 +1,7 @@
 import { hostWeight } from '../edition/hosts.ts';
-import type { CareTask, Edition, Plant } from '../edition/edition.ts';
+import type { CareTask } from '../edition/care.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Plant } from '../edition/plants.ts';
 
 /** True for work written for this plant or its genus rather than for plants of its sort. */
 const isOwn = ({ hosts }: CareTask, plant: Plant): boolean =>

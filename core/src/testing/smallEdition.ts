@@ -1,4 +1,7 @@
-import type { Cause, Edition, Finding, Plant, RateWord } from '../edition/edition.ts';
+import type { Cause, RateWord } from '../edition/causes.ts';
+import type { Edition } from '../edition/edition.ts';
+import type { Finding } from '../edition/findings.ts';
+import type { Plant } from '../edition/plants.ts';
 
 /** A tiny invented edition for tests: two plants, three causes, four findings. */
 const finding = (id: string, answers: Record<string, [share: number, ...words: string[]]>, extra: Partial<Finding> = {}): Finding => ({

@@ -1,4 +1,4 @@
-import type { Act, Cost, Effort, TreatmentOption } from '../edition/edition.ts';
+import type { Act, Cost, Effort, TreatmentOption } from '../edition/options.ts';
 
 export interface Burden {
   effort: Effort;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Plant } from '../edition/edition.ts';
+import type { Plant } from '../edition/plants.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { circumstancesRead } from './circumstances.ts';
 
@@ -28,7 +28,5 @@ describe('what the readings say of the circumstances', () => {
     [['stone-fruit', 'fruit-tree'], true],
     [['stone-fruit', 'tree'], undefined],
     [['tree'], false],
-  ])('plants of %j are grown to be eaten: %p', (groups, edible) =>
-    expect(circumstancesRead([], plant(...groups), null).edible).toBe(edible),
-  );
+  ])('plants of %j are grown to be eaten: %p', (groups, edible) => expect(circumstancesRead([], plant(...groups), null).edible).toBe(edible));
 });

@@ -1,4 +1,5 @@
-import type { Cause, CauseKind, Plant } from '../edition/edition.ts';
+import type { Cause, CauseKind } from '../edition/causes.ts';
+import type { Plant } from '../edition/plants.ts';
 import type { Reading } from '../edition/reading.ts';
 import type { IsoDate } from '../season/calendar.ts';
 

@@ -1,5 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Cause, School, TreatmentOption } from '../edition/edition.ts';
+import type { Cause } from '../edition/causes.ts';
+import type { TreatmentOption } from '../edition/options.ts';
+import type { School } from '../edition/provenance.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { NOTHING_KNOWN, settled, type Circumstances } from './circumstances.ts';
 import { actOf, decide, optionsOn, optionStandings, overruled, preferredAmong, type Sureness } from './decide.ts';

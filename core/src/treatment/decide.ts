@@ -1,6 +1,8 @@
 import { isAmong } from '../edition/hosts.ts';
 import { inSentence } from '../edition/names.ts';
-import { ACTS, UNLISTED, type Act, type Cause, type Plant, type TreatmentOption } from '../edition/edition.ts';
+import { UNLISTED, type Cause } from '../edition/causes.ts';
+import { ACTS, type Act, type TreatmentOption } from '../edition/options.ts';
+import type { Plant } from '../edition/plants.ts';
 import { longDate, type IsoDate } from '../season/calendar.ts';
 import { isWorkable, windowStanding, type SeasonContext, type WindowStanding } from '../season/windows.ts';
 import { NOTHING_KNOWN, type Circumstances } from './circumstances.ts';

@@ -1,4 +1,5 @@
-import type { Cause, School } from '../edition/edition.ts';
+import type { Cause } from '../edition/causes.ts';
+import type { School } from '../edition/provenance.ts';
 
 /**
  * A cause as a desk answers it: where one of its options takes a side in a disputed question and the desk follows a view, the options

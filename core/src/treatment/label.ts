@@ -1,4 +1,7 @@
-import type { CalendarSpan, Cause, Hemisphere, Plant } from '../edition/edition.ts';
+import type { Cause } from '../edition/causes.ts';
+import type { Hemisphere } from '../edition/climates.ts';
+import type { Plant } from '../edition/plants.ts';
+import type { CalendarSpan } from '../edition/windows.ts';
 import { occurrence, yearOf, type DatedSpan, type IsoDate } from '../season/calendar.ts';
 import type { Amount } from '../quantities/units.ts';
 

@@ -2,7 +2,7 @@ import { dayNumber, daysBetween, isoOfDay, type DayNumber, type IsoDate } from '
 import { SPRAYING_DEPRESSION_C, wetBulbDepressionC } from '../season/air.ts';
 import { estimatedHours, type WeatherHour } from '../season/hourly.ts';
 import type { WeatherDay } from '../season/weather.ts';
-import type { Hemisphere } from '../edition/edition.ts';
+import type { Hemisphere } from '../edition/climates.ts';
 import { seasonOf, type Label, type LabelUse } from './label.ts';
 
 /** A product that may be used here, with the line of its label. */

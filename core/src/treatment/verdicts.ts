@@ -1,4 +1,4 @@
-import type { Cause } from '../edition/edition.ts';
+import type { Cause } from '../edition/causes.ts';
 import { longDate } from '../season/calendar.ts';
 import { isWorkable } from '../season/windows.ts';
 import { CREATURES, type Circumstances } from './circumstances.ts';

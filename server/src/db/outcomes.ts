@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import type { LearningView, OutcomeBody } from '@sounding/contract/api.ts';
-import { WORDING, type Edition, type Outcome } from '@sounding/core/edition/edition.ts';
+import type { Edition, Outcome } from '@sounding/core/edition/edition.ts';
+import { WORDING } from '@sounding/core/edition/findings.ts';
 import { learnFrom } from '@sounding/core/diagnosis/learning.ts';
 import type { IsoDate } from '@sounding/core/season/calendar.ts';
 import { ApiError } from '../problems.ts';

@@ -19,7 +19,10 @@ import type { StatementBy } from '@sounding/contract/api.ts';
 import type { CircumstancesBody, PlanBody } from '@sounding/contract/plan.ts';
 import type { Overrule } from '@sounding/core/treatment/decide.ts';
 import type { InstrumentKind, Measured } from '@sounding/core/instruments/line.ts';
-import type { Act, Channel, Climate, Edition, Hemisphere, Outcome } from '@sounding/core/edition/edition.ts';
+import type { Climate, Hemisphere } from '@sounding/core/edition/climates.ts';
+import type { Edition, Outcome } from '@sounding/core/edition/edition.ts';
+import type { Channel } from '@sounding/core/edition/findings.ts';
+import type { Act } from '@sounding/core/edition/options.ts';
 
 /** Every row carries its desk. Times are instants with zone; `…On` columns are calendar dates. */
 const id = () => uuid().primaryKey();

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { asc, eq } from 'drizzle-orm';
 import { Consultant, ENGINE_VERSION } from '@sounding/core/consult/consult.ts';
-import { CARE_ONLY, type Edition } from '@sounding/core/edition/edition.ts';
+import { CARE_ONLY } from '@sounding/core/edition/care.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
 import { evidenceIn } from '@sounding/core/language/evidenceIn.ts';
 import { Understander, type Understanding } from '@sounding/core/language/understand.ts';
 import { addDays } from '@sounding/core/season/calendar.ts';

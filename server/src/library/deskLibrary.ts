@@ -1,7 +1,8 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { EntryView } from '@sounding/contract/api.ts';
-import type { Edition, LossTable, Outcome } from '@sounding/core/edition/edition.ts';
+import type { Edition, Outcome } from '@sounding/core/edition/edition.ts';
+import type { LossTable } from '@sounding/core/edition/losses.ts';
 import type { DeskEntry, EntryKind } from '@sounding/knowledge/desk.ts';
 import type { Difference } from '@sounding/knowledge/entries.ts';
 import type { Complaint } from '@sounding/knowledge/read.ts';

@@ -13,7 +13,9 @@ import {
   withdrawal,
   type ReadingBody,
 } from '@sounding/contract/api.ts';
-import { CARE_ONLY, WORDING, type Edition } from '@sounding/core/edition/edition.ts';
+import { CARE_ONLY } from '@sounding/core/edition/care.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import { WORDING } from '@sounding/core/edition/findings.ts';
 import { listCases, readCase } from '../db/caseReader.ts';
 import {
   addReading,

@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import { houseLinesBody, lossTableBody, placeBody, type SettingsView } from '@sounding/contract/settings.ts';
-import type { LossTable } from '@sounding/core/edition/edition.ts';
+import type { LossTable } from '@sounding/core/edition/losses.ts';
 import { recordHistoryOf, standingRecord, writeRecords } from '../db/deskRecords.ts';
 import { placeDesk } from '../db/deskPlace.ts';
 import { requireCoordinator, whoOf, type Services } from '../http.ts';

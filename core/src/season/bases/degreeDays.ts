@@ -1,4 +1,4 @@
-import type { DegreeDaySpan, Window } from '../../edition/edition.ts';
+import type { DegreeDaySpan, Window } from '../../edition/windows.ts';
 import { longDate, seasonalDate, yearOf, type IsoDate } from '../calendar.ts';
 import { accumulated, biofixBefore, crossingDate, type Crossing } from '../crossing.ts';
 import type { WeatherSeries } from '../weather.ts';

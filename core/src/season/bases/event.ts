@@ -1,4 +1,4 @@
-import type { Window } from '../../edition/edition.ts';
+import type { Window } from '../../edition/windows.ts';
 import { addDays, longDate, type IsoDate } from '../calendar.ts';
 import { stateOn, undated, type SeasonContext, type WindowStanding } from './standing.ts';
 

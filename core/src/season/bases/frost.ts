@@ -1,4 +1,4 @@
-import type { FrostSpan, Window } from '../../edition/edition.ts';
+import type { FrostSpan, Window } from '../../edition/windows.ts';
 import { addDays, daysBetween, yearOf, type IsoDate } from '../calendar.ts';
 import { firstFrostSeen, frostDates, type FrostDates } from '../extremes.ts';
 import { stateOn, undated, type SeasonContext, type WindowStanding } from './standing.ts';

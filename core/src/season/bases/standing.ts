@@ -1,4 +1,6 @@
-import type { Climate, Hemisphere, Provenance, Window } from '../../edition/edition.ts';
+import type { Climate, Hemisphere } from '../../edition/climates.ts';
+import type { Provenance } from '../../edition/provenance.ts';
+import type { Window } from '../../edition/windows.ts';
 import { daysBetween, type IsoDate } from '../calendar.ts';
 import type { WeatherSeries } from '../weather.ts';
 

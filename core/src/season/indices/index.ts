@@ -1,5 +1,5 @@
 import type { IndexId } from '../../edition/bases.ts';
-import type { Mark } from '../../edition/edition.ts';
+import type { Mark } from '../../edition/provenance.ts';
 import type { IsoDate } from '../calendar.ts';
 import type { WeatherHour } from '../hourly.ts';
 import type { WeatherDay } from '../weather.ts';

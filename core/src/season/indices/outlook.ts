@@ -1,4 +1,4 @@
-import type { Hemisphere } from '../../edition/edition.ts';
+import type { Hemisphere } from '../../edition/climates.ts';
 import { addDays, monthOf, northernMonth, type IsoDate } from '../calendar.ts';
 import { estimatedHours } from '../hourly.ts';
 import { playedOnEach, type Expected } from '../playedOn.ts';

@@ -1,7 +1,7 @@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { styled } from 'styled-components';
-import type { Inspection, InspectionPlace } from '@sounding/core/edition/edition.ts';
+import type { Inspection, InspectionPlace } from '@sounding/core/edition/inspections.ts';
 import { addDays } from '@sounding/core/season/calendar.ts';
 import { useDesk } from '../../app/routes.tsx';
 import { sayDay } from '../../app/dates.ts';

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
-import type { InspectionFigureId } from '@sounding/core/edition/edition.ts';
+import type { InspectionFigureId } from '@sounding/core/edition/inspections.ts';
 import { LEAF_AND_TWIG } from './drawings/leafAndTwig.tsx';
 import { ROOT_AND_GROUND } from './drawings/rootAndGround.tsx';
 

@@ -1,6 +1,7 @@
 import { Link, useParams } from 'react-router';
 import { testsFor } from '@sounding/core/consult/tests.ts';
-import type { Edition, Inspection } from '@sounding/core/edition/edition.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { Inspection } from '@sounding/core/edition/inspections.ts';
 import { useDesk } from '../../app/routes.tsx';
 import { problemText, useInspectionsQuery } from '../../store/api.ts';
 import { Notice } from '../../ui/controls.tsx';

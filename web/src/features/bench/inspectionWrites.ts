@@ -1,5 +1,6 @@
 import type { CaseView, QuestionView } from '@sounding/contract/api.ts';
-import type { Channel, Inspection } from '@sounding/core/edition/edition.ts';
+import type { Channel } from '@sounding/core/edition/findings.ts';
+import type { Inspection } from '@sounding/core/edition/inspections.ts';
 import { EMPTY_PLAN } from '../plan/usePlanWork.ts';
 import type { NewWrite } from '../case/useCaseWork.ts';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it, jest } from '@jest/globals';
 import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { Inspection } from '@sounding/core/edition/edition.ts';
+import type { Inspection } from '@sounding/core/edition/inspections.ts';
 import { aCase, aQuestion, renderAtDesk } from '../../testing.tsx';
 import { applyWrite } from '../../store/writes.ts';
 import type { NewWrite } from '../case/useCaseWork.ts';

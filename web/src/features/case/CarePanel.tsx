@@ -1,7 +1,9 @@
 import { memo } from 'react';
 import { styled } from 'styled-components';
 import type { CareDate } from '@sounding/core/consult/careAnswers.ts';
-import { POISON, type Edition, type Plant } from '@sounding/core/edition/edition.ts';
+import { POISON } from '@sounding/core/edition/care.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { Plant } from '@sounding/core/edition/plants.ts';
 import { sayShortDay } from '../../app/dates.ts';
 import { setQuantities } from '../../ui/quantities.ts';
 import { AsideLink } from './AsideLink.tsx';

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { styled } from 'styled-components';
 import { Button, ComboBox, Input, Label, ListBox, ListBoxItem, Popover } from 'react-aria-components';
-import type { Plant } from '@sounding/core/edition/edition.ts';
+import type { Plant } from '@sounding/core/edition/plants.ts';
 
 const Host = styled(ComboBox)`
   display: flex;

@@ -1,5 +1,5 @@
 import { styled } from 'styled-components';
-import type { CauseKind } from '@sounding/core/edition/edition.ts';
+import type { CauseKind } from '@sounding/core/edition/causes.ts';
 import { KIND_WORDS } from './words.ts';
 
 /** Shapes by what sort of thing is at work: round = infection, wedge = animal, square = site and care, bar = normal. */

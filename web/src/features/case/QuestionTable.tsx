@@ -2,7 +2,7 @@ import { useCallback, useMemo, useRef, useState, type KeyboardEvent } from 'reac
 import { useNavigate, useSearchParams } from 'react-router';
 import { styled } from 'styled-components';
 import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
-import type { Finding } from '@sounding/core/edition/edition.ts';
+import type { Finding } from '@sounding/core/edition/findings.ts';
 import { inSentence } from '@sounding/core/edition/names.ts';
 import { readingText } from '@sounding/core/consult/words.ts';
 import { testsFor } from '@sounding/core/consult/tests.ts';

@@ -6,7 +6,7 @@ import type { Candidate, Standing } from '@sounding/core/consult/consult.ts';
 import { likelihoodWord, readingText } from '@sounding/core/consult/words.ts';
 import { asItSpeaks, evidenceWord } from '@sounding/core/diagnosis/evidence.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
-import { UNLISTED } from '@sounding/core/edition/edition.ts';
+import { UNLISTED } from '@sounding/core/edition/causes.ts';
 import { AsideLink } from './AsideLink.tsx';
 import { DecisionPanel } from './DecisionPanel.tsx';
 import { KindMark } from './KindMark.tsx';

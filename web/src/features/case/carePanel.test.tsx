@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { screen, within } from '@testing-library/react';
-import type { Edition, Plant } from '@sounding/core/edition/edition.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { Plant } from '@sounding/core/edition/plants.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import type { WindowStanding } from '@sounding/core/season/windows.ts';
 import { renderInk } from '../../testing.tsx';

@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import type { CaseView, QuestionView } from '@sounding/contract/api.ts';
 import type { ReplyCare } from '@sounding/core/reply/reply.ts';
-import { WORDING, type Edition } from '@sounding/core/edition/edition.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import { WORDING } from '@sounding/core/edition/findings.ts';
 import { WHOLE_CARD } from '@sounding/core/language/careQuestions.ts';
 import { useCareDates, useHeard } from '../../engine/engine.ts';
 import { useWeatherQuery } from '../../store/api.ts';

@@ -1,6 +1,8 @@
 import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import type { QuestionView } from '@sounding/contract/api.ts';
-import type { Edition, Finding, Plant } from '@sounding/core/edition/edition.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { Finding } from '@sounding/core/edition/findings.ts';
+import type { Plant } from '@sounding/core/edition/plants.ts';
 import { hear, useHeard } from '../../engine/engine.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 import { heldBack, NO_DRAFT, takenIn, typed } from '../../store/drafts.ts';

@@ -1,7 +1,7 @@
 import { useCallback } from 'react';
 import { useSearchParams } from 'react-router';
 import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
-import type { Plant } from '@sounding/core/edition/edition.ts';
+import type { Plant } from '@sounding/core/edition/plants.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 import { statementOf } from './useTakeDown.ts';
 import type { NewWrite } from './useCaseWork.ts';

@@ -1,7 +1,8 @@
 import { useCallback } from 'react';
 import type { QuestionView, ReadingView, StatementBody } from '@sounding/contract/api.ts';
 import { ENGINE_VERSION, type Standing } from '@sounding/core/consult/consult.ts';
-import type { Finding, Plant } from '@sounding/core/edition/edition.ts';
+import type { Finding } from '@sounding/core/edition/findings.ts';
+import type { Plant } from '@sounding/core/edition/plants.ts';
 import { evidenceIn } from '@sounding/core/language/evidenceIn.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 import type { NewWrite } from './useCaseWork.ts';

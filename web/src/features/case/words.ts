@@ -1,15 +1,9 @@
 import type { RankedQuestion, Reason } from '@sounding/core/diagnosis/questions.ts';
 import { inSentence } from '@sounding/core/edition/names.ts';
-import {
-  UNLISTED,
-  type Act,
-  type Answer,
-  type CauseKind,
-  type Channel,
-  type Edition,
-  type Finding,
-  type TreatmentOption,
-} from '@sounding/core/edition/edition.ts';
+import { UNLISTED, type CauseKind } from '@sounding/core/edition/causes.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { Answer, Channel, Finding } from '@sounding/core/edition/findings.ts';
+import type { Act, TreatmentOption } from '@sounding/core/edition/options.ts';
 import { burdenOf, type Burden } from '@sounding/core/treatment/burden.ts';
 import type { Standing } from '@sounding/core/consult/consult.ts';
 import { isWorkable, type WindowStanding } from '@sounding/core/season/windows.ts';

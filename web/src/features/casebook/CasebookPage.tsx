@@ -1,7 +1,7 @@
 import { useDeferredValue } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { styled } from 'styled-components';
-import { CARE_ONLY } from '@sounding/core/edition/edition.ts';
+import { CARE_ONLY } from '@sounding/core/edition/care.ts';
 import { sayShortDay } from '../../app/dates.ts';
 import { useTextParam } from '../../app/useTextParam.ts';
 import { useDesk } from '../../app/routes.tsx';

@@ -1,6 +1,6 @@
 import { Link, useParams } from 'react-router';
 import { styled } from 'styled-components';
-import { RATE_VALUES } from '@sounding/core/edition/edition.ts';
+import { RATE_VALUES } from '@sounding/core/edition/causes.ts';
 import { KindMark } from '../case/KindMark.tsx';
 import { FindingFigure } from './FindingFigure.tsx';
 import { Aside, Crumb, Lines, NotThere, RATE_WORDS, Sheet, useLibrary } from './parts.tsx';

@@ -1,6 +1,8 @@
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
-import type { Edition, Mark, RateWord } from '@sounding/core/edition/edition.ts';
+import type { RateWord } from '@sounding/core/edition/causes.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { Mark } from '@sounding/core/edition/provenance.ts';
 import { editionIn } from '@sounding/core/edition/editionIn.ts';
 import { useDesk } from '../../app/routes.tsx';
 import { problemText, useEditionQuery } from '../../store/api.ts';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { SessionView } from '@sounding/contract/api.ts';
 import { placeBody, type Place } from '@sounding/contract/settings.ts';
-import { CLIMATES, type Climate, type Hemisphere } from '@sounding/core/edition/edition.ts';
+import { CLIMATES, type Climate, type Hemisphere } from '@sounding/core/edition/climates.ts';
 import { Pick } from '../../ui/choice.tsx';
 import { Button, Notice, TextField } from '../../ui/controls.tsx';
 import { Aside } from '../library/parts.tsx';

@@ -3,7 +3,8 @@ import { styled } from 'styled-components';
 import { COORDINATOR } from '@sounding/contract/api.ts';
 import { lossTableBody } from '@sounding/contract/settings.ts';
 import { DEFAULT_LOSSES } from '@sounding/core/diagnosis/stakes.ts';
-import { ACTS, TRUTHS, type Act, type LossTable, type Truth } from '@sounding/core/edition/edition.ts';
+import { TRUTHS, type LossTable, type Truth } from '@sounding/core/edition/losses.ts';
+import { ACTS, type Act } from '@sounding/core/edition/options.ts';
 import { sayDay, sayTime } from '../../app/dates.ts';
 import { useDesk } from '../../app/routes.tsx';
 import {

@@ -3,7 +3,7 @@ import { styled } from 'styled-components';
 import type { CircumstancesBody } from '@sounding/contract/plan.ts';
 import { circumstancesBody } from '@sounding/contract/plan.ts';
 import type { Standing } from '@sounding/core/consult/consult.ts';
-import type { Cause } from '@sounding/core/edition/edition.ts';
+import type { Cause } from '@sounding/core/edition/causes.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { Notice, TextField } from '../../ui/controls.tsx';
 

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { styled } from 'styled-components';
 import type { PlanBody } from '@sounding/contract/plan.ts';
 import type { Standing } from '@sounding/core/consult/consult.ts';
-import type { Hemisphere } from '@sounding/core/edition/edition.ts';
+import type { Hemisphere } from '@sounding/core/edition/climates.ts';
 import { addDays, daysBetween } from '@sounding/core/season/calendar.ts';
 import type { WeatherDay } from '@sounding/core/season/weather.ts';
 import type { Dose } from '@sounding/core/treatment/dose.ts';

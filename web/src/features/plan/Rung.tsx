@@ -1,4 +1,5 @@
-import type { School, TreatmentOption } from '@sounding/core/edition/edition.ts';
+import type { TreatmentOption } from '@sounding/core/edition/options.ts';
+import type { School } from '@sounding/core/edition/provenance.ts';
 import { isWorkable } from '@sounding/core/season/windows.ts';
 import type { Verdict } from '@sounding/core/treatment/verdicts.ts';
 import { Button } from '../../ui/controls.tsx';

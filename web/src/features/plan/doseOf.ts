@@ -1,7 +1,9 @@
 import Fraction from 'fraction.js';
 import type { ShedView } from '@sounding/contract/labels.ts';
 import type { PlanBody } from '@sounding/contract/plan.ts';
-import type { Cause, Hemisphere, Plant } from '@sounding/core/edition/edition.ts';
+import type { Cause } from '@sounding/core/edition/causes.ts';
+import type { Hemisphere } from '@sounding/core/edition/climates.ts';
+import type { Plant } from '@sounding/core/edition/plants.ts';
 import { dose, DoseRefused, type Dose, type Equipment, type Target } from '@sounding/core/treatment/dose.ts';
 import type { Verdict } from '@sounding/core/treatment/verdicts.ts';
 import { refusedUse, usesFor, type Label, type LabelContext, type LabelUse, type Refusal } from '@sounding/core/treatment/label.ts';

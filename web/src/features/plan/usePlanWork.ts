@@ -3,7 +3,9 @@ import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api
 import type { ShedView } from '@sounding/contract/labels.ts';
 import type { CircumstancesBody, PlanBody } from '@sounding/contract/plan.ts';
 import type { Standing } from '@sounding/core/consult/consult.ts';
-import type { Cause, Edition, Plant } from '@sounding/core/edition/edition.ts';
+import type { Cause } from '@sounding/core/edition/causes.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { Plant } from '@sounding/core/edition/plants.ts';
 import type { Overrule } from '@sounding/core/treatment/decide.ts';
 import type { WeatherDay } from '@sounding/core/season/weather.ts';
 import { useForecastQuery, useShedQuery } from '../../store/api.ts';

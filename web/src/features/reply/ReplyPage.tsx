@@ -3,7 +3,7 @@ import { inSentence } from '@sounding/core/edition/names.ts';
 import { Link, useParams } from 'react-router';
 import { TextArea, TextField as AriaTextField, Label } from 'react-aria-components';
 import { styled } from 'styled-components';
-import { CARE_ONLY } from '@sounding/core/edition/edition.ts';
+import { CARE_ONLY } from '@sounding/core/edition/care.ts';
 import { composeReply, LABELS_FIRST } from '@sounding/core/reply/reply.ts';
 import { sayDay } from '../../app/dates.ts';
 import { useDesk } from '../../app/routes.tsx';

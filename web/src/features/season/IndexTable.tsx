@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
-import type { Cause } from '@sounding/core/edition/edition.ts';
+import type { Cause } from '@sounding/core/edition/causes.ts';
 import type { Outlooks } from '@sounding/core/season/indices/outlook.ts';
 import type { IndexRun } from '@sounding/core/season/report.ts';
 import { sayShortDay } from '../../app/dates.ts';

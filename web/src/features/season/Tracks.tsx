@@ -1,5 +1,7 @@
 import { memo, useMemo, useState } from 'react';
-import type { DegreeDaySpan, Edition, Hemisphere } from '@sounding/core/edition/edition.ts';
+import type { Hemisphere } from '@sounding/core/edition/climates.ts';
+import type { Edition } from '@sounding/core/edition/edition.ts';
+import type { DegreeDaySpan } from '@sounding/core/edition/windows.ts';
 import { biofixBefore } from '@sounding/core/season/crossing.ts';
 import type { DueWindow } from '@sounding/core/season/report.ts';
 import type { WeatherSeries } from '@sounding/core/season/weather.ts';
