@@ -133,6 +133,20 @@ test('a second plant in the same breath becomes a question of its own, and both 
   await expect(entry).toHaveValue('');
 });
 
+test('a line that turns to another plant is taken in in two parts', async ({ page }) => {
+  await newCall(page, 'One Breath');
+  const entry = page.getByLabel('What the caller says');
+  await entry.pressSequentially('my calathea is crisp at the edges, and the roses have black spots, the leaves turn yellow and drop');
+  await entry.press('Enter');
+  await page.getByRole('button', { name: 'question 2: Rose, “and the roses have black spots, the leaves turn yellow and drop”' }).click();
+  const words = page.getByRole('region', { name: 'What was said' });
+  await expect(page.getByRole('region', { name: 'Standing of causes' }).getByRole('button').first()).toContainText('Black spot of rose');
+  await expect(words).not.toContainText('calathea');
+  await page.getByRole('button', { name: '1. Prayer plant' }).click();
+  await expect(words).toContainText('my calathea is crisp at the edges');
+  await expect(words).not.toContainText('roses');
+});
+
 test('night colours and a tablet’s width stay readable', async ({ page }) => {
   await newCall(page, 'Night Owl');
   await say(page, 'white powder on my begonia');

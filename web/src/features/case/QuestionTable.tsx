@@ -6,6 +6,7 @@ import type { Finding } from '@sounding/core/edition/findings.ts';
 import { inSentence } from '@sounding/core/edition/names.ts';
 import { readingText } from '@sounding/core/consult/words.ts';
 import { testsFor } from '@sounding/core/consult/tests.ts';
+import { useHeard } from '../../engine/engine.ts';
 import { useInspectionsQuery } from '../../store/api.ts';
 import { CarePanel } from './CarePanel.tsx';
 import { CaseHeader } from './CaseHeader.tsx';
@@ -66,7 +67,9 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const [mark, setMark] = useState<number | null>(null);
   const { edition, trouble, date, taken, weighed, standing, shown } = useQuestionStanding(question, session, mark);
   const plant = edition?.plants.find((p) => p.id === question.hostId) ?? null;
-  const down = useTakeDown(question, plant, write);
+  // who took the call may have noted what it is about
+  const noted = useHeard(edition, plant === null && question.position === 1 ? view.opening : '', null, null)?.host ?? null;
+  const down = useTakeDown(question, plant, noted, write);
   const openQuestion = useOwnQuestion(view, question, session, write);
 
   const { place, first, next, move, toTheTop } = useAsking(standing, question.hostId !== null);
@@ -77,6 +80,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
     edition,
     question,
     plant,
+    noted,
     finding: first ? null : finding,
     onHere: down.words,
     onApart: (said, heard) => openQuestion({ said, heard }),
@@ -109,6 +113,12 @@ export function QuestionTable({ view, question, session, write }: Props) {
     return <Opening caseId={view.id} trouble={trouble} planHref={planHref} />;
   }
 
+  const apart = line.apart && {
+    other: line.apart.other.name,
+    here: line.apart.here.name,
+    number: view.questions.length + 1,
+    words: line.apart.words === line.draft.trim() ? null : line.apart.words,
+  };
   const untouched = question.statements.length === 0 && question.readings.length === 0;
   const opening = question.position === 1 && untouched ? view.opening : '';
   const goOn = () => {
@@ -230,7 +240,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
           takenBefore={before && edition ? readingText(edition, before.finding, before.answer) : null}
           draft={line.draft}
           heard={line.heard}
-          apart={line.apart && plant ? { other: line.apart.name, here: plant.name, number: view.questions.length + 1 } : null}
+          apart={apart}
           onBelongs={takeIn}
           onDraft={line.writeIn}
           onSense={line.sense}

@@ -102,6 +102,30 @@ describe('a case', () => {
       expect(questions()[1]).toMatchObject({ hostId: 'oak', stationId: 's1', readings: [{ finding: 'holes', answer: 'some' }, {}] });
       expect(await screen.findByText(/“and my oak has holes/)).toBeTruthy();
     });
+    it('takes what stands before them in with the plant on the table', async () => {
+      const { store } = open(aCase({ questions: [aQuestion({ hostId: 'bean', stationId: 's1' })] }));
+      await userEvent.type(await entry(), 'it is eaten, holes in the leaves and my oak has holes in the leaves{Enter}');
+      expect(await screen.findByRole('button', { name: /question 2: oak, “and my oak has holes in the leaves”/ })).toBeTruthy();
+      await userEvent.keyboard('{Enter}');
+      const questions = () => store.getState().work.cases['c1']!.questions;
+      await waitFor(() => expect(questions()).toHaveLength(2));
+      expect(questions().map((q) => [q.hostId, q.statements.map(({ said: words }) => words)])).toEqual([
+        ['bean', ['it is eaten, holes in the leaves']],
+        ['oak', ['and my oak has holes in the leaves']],
+      ]);
+      expect(questions()[0]!.readings.map(({ finding }) => finding)).toContain('holes');
+    });
+    it.each([
+      ['my bean has holes in the leaves, my oak has holes in the leaves', 'my oak has holes in the leaves'],
+      ['my bean has holes in the leaves, my oak has holes in the leaves too', null],
+      ['my bean and my oak have holes in the leaves', null],
+    ])('of "%s" begin at %p', async (line, words) => {
+      const { store } = open(aCase({ questions: [aQuestion({ stationId: 's1' })] }));
+      await userEvent.type(await entry(), `${line}{Enter}`);
+      if (words) expect(await screen.findByRole('button', { name: new RegExp(`question 2: oak, “${words}”`) })).toBeTruthy();
+      else await waitFor(() => expect(store.getState().work.cases['c1']!.questions[0]!.statements).toHaveLength(1));
+      expect(store.getState().work.cases['c1']!.questions).toHaveLength(1);
+    });
     it('keeps them with the plant on the table when told to', async () => {
       const questions = await ofAnotherPlant();
       await userEvent.keyboard('{Alt>}k{/Alt}');
@@ -109,6 +133,27 @@ describe('a case', () => {
       expect(questions()).toHaveLength(1);
       expect(questions()[0]!.hostId).toBe('bean');
     });
+  });
+  it('is about the plant that was noted when the call came in, until words name another', async () => {
+    const { store } = open(aCase({ opening: 'a sorry oak' }));
+    await userEvent.type(await entry(), 'holes in the leaves{Enter}');
+    const question = () => store.getState().work.cases['c1']!.questions[0]!;
+    await waitFor(() => expect(question().hostId).toBe('oak'));
+    expect(question().statements).toHaveLength(1);
+    await userEvent.type(await entry(), 'a web too{Enter}');
+    await waitFor(() => expect(question().statements).toHaveLength(2));
+    expect(question().hostId).toBe('oak');
+  });
+  it('is about the plant that was noted until the line turns to another', async () => {
+    const { store } = open(aCase({ opening: 'a sorry oak' }));
+    await userEvent.type(await entry(), 'holes in the leaves and my bean has holes in the leaves{Enter}');
+    await userEvent.click(await screen.findByRole('button', { name: /question 2: bean, “and my bean/ }));
+    await waitFor(() => expect(store.getState().work.cases['c1']!.questions.map(({ hostId }) => hostId)).toEqual(['oak', 'bean']));
+  });
+  it('is about the plant its words name, whatever was noted', async () => {
+    const { store } = open(aCase({ opening: 'a sorry oak' }));
+    await userEvent.type(await entry(), 'my bean has holes in the leaves{Enter}');
+    await waitFor(() => expect(store.getState().work.cases['c1']!.questions[0]!.hostId).toBe('bean'));
   });
   it('begins another question of the call without waiting for the record', async () => {
     const { store } = open(aCase({ questions: [aQuestion({ hostId: 'bean' })] }));

@@ -8,13 +8,15 @@ import type { Heard } from '../../engine/engine.worker.ts';
 import { heldBack, NO_DRAFT, takenIn, typed } from '../../store/drafts.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { inSenses, type Senses } from './senses.ts';
-import { anotherPlant } from './useOwnQuestion.ts';
+import { turnOf, type Turn } from './anotherPlant.ts';
 
 interface Props {
   caseId: string;
   edition: Edition | undefined;
   question: QuestionView;
   plant: Plant | null;
+  /** The plant that was noted when the call came in. */
+  noted: Plant | null;
   /** What is asked about just now; a few words may answer it. */
   finding: Finding | null;
   onHere: (said: string, heard: Heard) => void;
@@ -22,12 +24,12 @@ interface Props {
 }
 
 /** The line that words are typed in: what is read from them as they come, and where they go when they are taken in. */
-export function useLine({ caseId, edition, question, plant, finding, onHere, onApart }: Props) {
+export function useLine({ caseId, edition, question, plant, noted, finding, onHere, onApart }: Props) {
   const dispatch = useAppDispatch();
   const { text: draft, entered } = useAppSelector(({ drafts }) => drafts[caseId] ?? NO_DRAFT);
   const [senses, setSenses] = useState<Senses>({});
-  /** The other plant the words are about, until it is said where they belong. */
-  const [apart, setApart] = useState<Plant | null>(null);
+  /** Words about another plant, until it is said where they belong. */
+  const [apart, setApart] = useState<Turn | null>(null);
   /** True while words are being read: a second press of the key is not a second statement. */
   const reading = useRef(false);
   const asked = finding?.id ?? null;
@@ -46,20 +48,23 @@ export function useLine({ caseId, edition, question, plant, finding, onHere, onA
     if (!edition || reading.current) return;
     reading.current = true;
     const said = words.trim();
-    void hear(edition, said, asked, question.hostId)
-      .then((whole) => {
-        const other = belongs ? null : anotherPlant(plant, whole);
-        if (other) {
-          dispatch(heldBack(caseId));
-          return setApart(other);
-        }
-        if (belongs === 'apart') onApart(said, inSenses(whole, senses));
-        else onHere(said, inSenses(whole, senses));
-        setApart(null);
-        setSenses({});
-        return dispatch(takenIn({ caseId, words }));
-      })
-      .finally(() => (reading.current = false));
+    const listen = (part: string) => hear(edition, part.trim(), asked, question.hostId);
+    const takeDown = async () => {
+      const whole = await listen(said);
+      const turn = belongs ? null : await turnOf(said, plant, noted, whole, listen);
+      if (turn) {
+        dispatch(heldBack(caseId));
+        return setApart(turn);
+      }
+      const ofOther = belongs === 'apart' ? (apart?.words ?? said) : '';
+      const ofThis = said.slice(0, said.length - ofOther.length).replace(/[,;\s]+$/, '');
+      if (ofThis) onHere(ofThis, inSenses(await listen(ofThis), senses));
+      if (ofOther) onApart(ofOther, inSenses(await listen(ofOther), senses));
+      setApart(null);
+      setSenses({});
+      return dispatch(takenIn({ caseId, words }));
+    };
+    void takeDown().finally(() => (reading.current = false));
   };
   const takeInEntered = useEffectEvent(() => takeIn(undefined, draft.slice(0, entered)));
   useEffect(() => {

@@ -1,21 +1,9 @@
 import { useCallback } from 'react';
 import { useSearchParams } from 'react-router';
 import type { CaseView, QuestionView, SessionView } from '@sounding/contract/api.ts';
-import type { Plant } from '@sounding/core/edition/plants.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 import { statementOf } from './useTakeDown.ts';
 import type { NewWrite } from './useCaseWork.ts';
-
-/**
- * The plant that words are about when it is another than the one on the table; null while they may belong to it.
- * Two plants named at once are compared, and an answer is about what was asked.
- */
-export function anotherPlant(host: Plant | null, heard: Heard): Plant | null {
-  const { asked, host: named, plants, readings, claims, care } = heard;
-  if (!host || host.generic || asked !== null || !named || named.generic || named.id === host.id) return null;
-  const told = readings.length + claims.length + care.length > 0;
-  return told && plants.every(({ plant }) => plant.id === named.id) ? named : null;
-}
 
 /** Begins another question of the same call, from the same place; with words, they are the first thing said in it. */
 export function useOwnQuestion(view: CaseView, question: QuestionView, session: SessionView, write: (write: NewWrite) => void) {

@@ -25,8 +25,9 @@ export function statementOf(said: string, heard: Heard): StatementBody {
 /**
  * Everything an advisor can set down about one question, each as one write.
  * @param host the plant it is about, as far as it is known: a closer name takes the place of a loose one
+ * @param noted the plant that was noted when the call came in: it is that one until words name another
  */
-export function useTakeDown(question: QuestionView, host: Plant | null, write: (write: NewWrite) => void) {
+export function useTakeDown(question: QuestionView, host: Plant | null, noted: Plant | null, write: (write: NewWrite) => void) {
   const questionId = question.id;
   const { setting } = question;
   const answer = useCallback(
@@ -43,10 +44,10 @@ export function useTakeDown(question: QuestionView, host: Plant | null, write: (
   const words = useCallback(
     (said: string, heard: Heard) => {
       write({ kind: 'statement', questionId, body: statementOf(said, heard) });
-      const named = heard.host;
+      const named = heard.host ?? (host ? null : noted);
       if (named && (!host || (host.generic && !named.generic))) write({ kind: 'question', questionId, body: { hostId: named.id } });
     },
-    [write, questionId, host],
+    [write, questionId, host, noted],
   );
   const withdraw = useCallback(
     (reading: ReadingView, withdrawn: boolean) => write({ kind: 'withdrawal', questionId, readingId: reading.id, body: { withdrawn } }),

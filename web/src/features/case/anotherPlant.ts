@@ -1,0 +1,59 @@
+import type { Plant } from '@sounding/core/edition/plants.ts';
+import { joints } from '@sounding/core/language/joints.ts';
+import type { Heard } from '../../engine/engine.worker.ts';
+
+const tells = ({ readings, claims, care }: Heard): boolean => readings.length + claims.length + care.length > 0;
+
+/**
+ * The plant that words are about when it is another than the one on the table; null while they may belong to it.
+ * Two plants named at once are compared, and an answer is about what was asked.
+ */
+export function anotherPlant(host: Plant | null, heard: Heard): Plant | null {
+  const { asked, host: named, plants } = heard;
+  if (!host || host.generic || asked !== null || !named || named.generic || named.id === host.id) return null;
+  return tells(heard) && plants.every(({ plant }) => plant.id === named.id) ? named : null;
+}
+
+/** Words about another plant in a line, from where they begin, and the plant the others are about. */
+export interface Turn {
+  other: Plant;
+  here: Plant;
+  words: string;
+}
+
+/** What is said of a plant beside another tells of both: "the beans have it too", "the beans are fine". */
+const BESIDE = /\b(?:too|also|same|likewise|as well|fine|ok|okay|healthy|untouched|not|no|never|nothing)\b|n't\b/i;
+
+/** Where the words about another plant begin, when those before it tell of something else: "rings on the leaves, and I have a fern with brown tips". */
+async function whereItTurns(said: string, here: Plant, other: Plant, listen: (part: string) => Promise<Heard>): Promise<number | null> {
+  for (const at of joints(said).reverse()) {
+    const [before, behind] = [await listen(said.slice(0, at)), await listen(said.slice(at))];
+    const isOfOther = before.plants.some(({ plant }) => plant.id === other.id);
+    if (!isOfOther && tells(before) && anotherPlant(here, behind)?.id === other.id) return at;
+  }
+  return null;
+}
+
+/**
+ * Whether a line turns to another plant, or is about another as a whole.
+ * @param host the plant on the table, if it is known
+ * @param noted the plant that was noted when the call came in
+ * @param whole what was heard in the line
+ * @param listen reads a part of it
+ */
+export async function turnOf(
+  said: string,
+  host: Plant | null,
+  noted: Plant | null,
+  whole: Heard,
+  listen: (part: string) => Promise<Heard>,
+): Promise<Turn | null> {
+  const here = host ?? noted ?? whole.host;
+  if (!here) return null;
+  const apart = anotherPlant(host, whole);
+  if (apart) return { other: apart, here, words: said.slice((await whereItTurns(said, here, apart, listen)) ?? 0) };
+  const other = whole.plants.find(({ plant, nearby }) => !nearby && !plant.generic && plant.id !== here.id)?.plant;
+  const at = other && whole.asked === null ? await whereItTurns(said, here, other, listen) : null;
+  const words = at === null ? '' : said.slice(at);
+  return other && words && !BESIDE.test(words) ? { other, here, words } : null;
+}
