@@ -22,6 +22,11 @@ const Head = styled.header`
     color: ${({ theme }) => theme.inkSoft};
   }
 `;
+/** As wide as its lines, where there is room beside the questions. */
+const Caller = styled.div`
+  flex: 1 1 220px;
+  max-width: max-content;
+`;
 const Tabs = styled.div`
   display: flex;
   gap: 4px;
@@ -40,17 +45,19 @@ interface Props {
   edition: Edition;
   session: SessionView;
   date: string;
+  /** Name of the plant that was noted when the call came in. */
+  noted: string | null;
   onQuestion: (id: string) => void;
   onAddQuestion: () => void;
   onChange: (patch: { hostId?: string | null; stationId?: string | null; setting?: 'phone' | 'table' }) => void;
 }
 
 /** Who calls, about which plant, from where; one tab for each question of the call. */
-export const CaseHeader = memo(function CaseHeader({ view, question, edition, session, date, onQuestion, onAddQuestion, onChange }: Props) {
+export const CaseHeader = memo(function CaseHeader({ view, question, edition, session, date, noted, onQuestion, onAddQuestion, onChange }: Props) {
   const plantName = (id: string | null) => edition.plants.find((p) => p.id === id)?.name;
   return (
     <Head>
-      <div>
+      <Caller>
         <h1>{view.caller.name}</h1>
         <p>
           {view.number === UNNUMBERED ? 'no number yet' : `#${view.number}`}
@@ -58,8 +65,8 @@ export const CaseHeader = memo(function CaseHeader({ view, question, edition, se
           {view.caller.phone ? ` · ${view.caller.phone}` : ''}
           {view.caller.email ? ` · ${view.caller.email}` : ''} · {sayDay(date)}
         </p>
-      </div>
-      <HostPicker key={`${question.id}-${question.hostId}`} hostId={question.hostId} plants={edition.plants} onPick={onChange} />
+      </Caller>
+      <HostPicker key={`${question.id}-${question.hostId}`} hostId={question.hostId} noted={noted} plants={edition.plants} onPick={onChange} />
       <Select aria-label="Station" value={question.stationId ?? ''} onChange={(event) => onChange({ stationId: event.target.value || null })}>
         {session.stations.map((station) => (
           <option key={station.id} value={station.id}>

@@ -62,16 +62,18 @@ const Choice = styled(ListBoxItem)`
 
 interface Props {
   hostId: string | null;
+  /** Name of the plant that was noted when the call came in: it is taken with the first words. */
+  noted: string | null;
   plants: readonly Plant[];
   onPick: (patch: { hostId: string | null }) => void;
 }
 
 /** The plant of the call, from all the edition knows. It renders hundreds of names: nothing but another plant may make it do so again. */
-export const HostPicker = memo(function HostPicker({ hostId, plants, onPick }: Props) {
+export const HostPicker = memo(function HostPicker({ hostId, noted, plants, onPick }: Props) {
   return (
     <Host defaultSelectedKey={hostId ?? ''} onSelectionChange={(key) => onPick({ hostId: key === null ? null : String(key) })} menuTrigger="focus">
       <Label>plant</Label>
-      <Input placeholder="not named yet" />
+      <Input placeholder={noted ? `${noted}, noted` : 'not named yet'} />
       <Button aria-label="All plants">▾</Button>
       <Choices>
         <ListBox items={plants.map(({ id, name, latin, also }) => ({ id, name, latin, also }))}>

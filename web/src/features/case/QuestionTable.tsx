@@ -189,6 +189,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
         edition={edition}
         session={session}
         date={date}
+        noted={noted?.name ?? null}
         onQuestion={onQuestion}
         onAddQuestion={onAddQuestion}
         onChange={down.change}

@@ -102,7 +102,7 @@ describe('an answered question worked out again', () => {
 describe('the plant of the call', () => {
   // jsdom has no popovers: that it can be picked is shown in the browser
   it('is shown', () => {
-    renderInk(<HostPicker hostId="oak" plants={smallEdition.plants} onPick={() => undefined} />);
+    renderInk(<HostPicker noted={null} hostId="oak" plants={smallEdition.plants} onPick={() => undefined} />);
     expect(screen.getByRole<HTMLInputElement>('combobox', { name: 'plant' }).value).toBe('oak');
   });
 });

@@ -136,6 +136,7 @@ describe('a case', () => {
   });
   it('is about the plant that was noted when the call came in, until words name another', async () => {
     const { store } = open(aCase({ opening: 'a sorry oak' }));
+    expect(await screen.findByPlaceholderText('oak, noted')).toBeTruthy();
     await userEvent.type(await entry(), 'holes in the leaves{Enter}');
     const question = () => store.getState().work.cases['c1']!.questions[0]!;
     await waitFor(() => expect(question().hostId).toBe('oak'));
