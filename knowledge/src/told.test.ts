@@ -44,6 +44,17 @@ describe('what practice calls teach of the words for a cause', () => {
     const words = (told(Array.from({ length: calls }, () => call)).get(mildew!.id) ?? '').split(' ');
     expect(words.filter((word) => word === 'custard')).toHaveLength(times);
   });
+  it.each([
+    [98, true],
+    [99, false],
+  ])('counts a word of two calls beside %p that do not have it: %p', (others, counts) => {
+    const other = { opening: 'a zorble', cause: mildew!.name };
+    const words = told([call, call, ...Array.from({ length: others }, () => other)])
+      .get(mildew!.id)!
+      .split(' ');
+    expect(words).toContain('zorble');
+    expect(words.includes('custard')).toBe(counts);
+  });
   it('teaches nothing by a call whose cause is not known, or has none', () =>
     expect(told([{ opening: 'zorble everywhere', cause: 'no such thing' }, { opening: 'when do I prune' }]).size).toBe(0));
   it('teaches the cause that befalls the plant spoken of', () => {

@@ -72,18 +72,21 @@ function callsOf(lines: readonly CallLine[], edition: Edition, complaints: Compl
   });
 }
 
-/**
- * How often a word counts by the calls that used it: a word of one call is one caller's and counts for nothing, two calls make it a way of putting
- * the cause, and every doubling counts once more.
- */
-const weightOf = (calls: number): number => Math.floor(Math.log2(calls));
+/** A word of fewer of a cause's calls than this is no way of putting it, however many it was called about. */
+const LEAST_SHARE = 0.02;
 
-/** What decides what calls teach: the calls, the names and hosts of causes and what is heard of them, the plants, and how words are spelt. */
+/**
+ * How often a word counts by the calls that used it, of all about a cause: a word of one call is one caller's and counts for nothing, two calls make
+ * it a way of putting the cause, and every doubling counts once more.
+ */
+const weightOf = (calls: number, all: number): number => (calls < LEAST_SHARE * all ? 0 : Math.floor(Math.log2(calls)));
+
+/** What decides what calls teach: the calls, the share that counts, the names and hosts of causes and what is heard of them, the plants, and how words are spelt. */
 function taughtBy(lines: readonly CallLine[], { causes, plants, lexicon }: Edition): string {
   const named = causes.map(({ id, name, latin, also, hosts, kind, commonness, heard }) => [id, name, latin, also, hosts, kind, commonness, heard]);
   return createHash('sha256')
     .update(lines.map(({ text }) => text).join('\n'))
-    .update(JSON.stringify([named, plants, lexicon]))
+    .update(JSON.stringify([LEAST_SHARE, named, plants, lexicon]))
     .digest('hex');
 }
 
@@ -135,7 +138,9 @@ function taught(lines: readonly CallLine[], edition: Edition, complaints: Compla
   const stemsOf = (text: string) => new Set(tokenise(text, irregular).map(({ stem }) => stem));
   const heard = new Map(edition.causes.map((cause) => [cause.id, stemsOf(cause.heard ?? '')]));
   const told = new Map<string, Map<string, { word: string; calls: number }>>();
+  const callsAbout = new Map<string, number>();
   for (const { words, cause: id } of callsOf(lines, edition, complaints)) {
+    callsAbout.set(id, (callsAbout.get(id) ?? 0) + 1);
     const bag = told.get(id) ?? new Map<string, { word: string; calls: number }>();
     told.set(id, bag);
     const inCall = new Set<string>();
@@ -147,7 +152,7 @@ function taught(lines: readonly CallLine[], edition: Edition, complaints: Compla
   }
   const byCause = [...told].map(([id, bag]): [string, string[]] => [
     id,
-    [...bag.values()].flatMap(({ word, calls }) => Array<string>(weightOf(calls)).fill(word)),
+    [...bag.values()].flatMap(({ word, calls }) => Array<string>(weightOf(calls, callsAbout.get(id)!)).fill(word)),
   ]);
   return new Map(byCause.filter(([, words]) => words.length > 0).map(([id, words]) => [id, words.sort().join(' ')]));
 }
