@@ -26,12 +26,19 @@ const BESIDE = /\b(?:too|also|same|likewise|as well|fine|ok|okay|healthy|untouch
 
 /** Where the words about another plant begin, when those before it tell of something else: "rings on the leaves, and I have a fern with brown tips". */
 async function whereItTurns(said: string, here: Plant, other: Plant, listen: (part: string) => Promise<Heard>): Promise<number | null> {
-  for (const at of joints(said).reverse()) {
-    const [before, behind] = [await listen(said.slice(0, at)), await listen(said.slice(at))];
-    const isOfOther = before.plants.some(({ plant }) => plant.id === other.id);
-    if (!isOfOther && tells(before) && anotherPlant(here, behind)?.id === other.id) return at;
+  const places = joints(said);
+  const before = (at: number) => listen(said.slice(0, at));
+  // the last joint before its name, by halves: a letter has hundreds
+  let [unnamed, end] = [0, places.length];
+  while (unnamed < end) {
+    const middle = Math.ceil((unnamed + end) / 2);
+    const { plants } = await before(places[middle - 1]!);
+    if (plants.some(({ plant }) => plant.id === other.id)) end = middle - 1;
+    else unnamed = middle;
   }
-  return null;
+  const at = places[unnamed - 1];
+  const isTurn = at !== undefined && tells(await before(at)) && anotherPlant(here, await listen(said.slice(at)))?.id === other.id;
+  return isTurn ? at : null;
 }
 
 /**

@@ -1,0 +1,35 @@
+import { describe, expect, it } from '@jest/globals';
+import type { Plant } from '@sounding/core/edition/plants.ts';
+import { Understander } from '@sounding/core/language/understand.ts';
+import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
+import type { Heard } from '../../engine/engine.worker.ts';
+import { turnOf } from './anotherPlant.ts';
+
+const understander = new Understander(smallEdition);
+const plant = (id: string): Plant => smallEdition.plants.find((one) => one.id === id)!;
+/** Reads with the bean on the table, and counts how often it has to. */
+function ear() {
+  let parts = 0;
+  const listen = (part: string): Promise<Heard> => {
+    parts += 1;
+    return Promise.resolve({ ...understander.understand([part], plant('bean')), asked: null, careAnswers: [] });
+  };
+  return { listen, parts: () => parts };
+}
+const wordsOf = async (said: string, { listen } = ear()) => (await turnOf(said, plant('bean'), null, await listen(said), listen))?.words ?? null;
+
+describe('a line turns to another plant', () => {
+  it.each([
+    ['holes in the leaves and my oak has holes in the leaves', 'and my oak has holes in the leaves'],
+    ['holes in the leaves. Well, out by the shed, my oak has holes in the leaves', 'my oak has holes in the leaves'],
+    ['my oak has holes in the leaves', 'my oak has holes in the leaves'],
+    ['holes in the leaves', null],
+    ['my bean has holes in the leaves, the oak is fine', null],
+  ])('"%s" at %p', async (said, words) => expect(await wordsOf(said)).toBe(words));
+  it('and is found in a long letter without reading it at every comma', async () => {
+    const long = ear();
+    const letter = `${'There are holes in the leaves, again. '.repeat(100)}My oak has holes in the leaves. ${'So it goes, on and on. '.repeat(50)}`;
+    expect(await wordsOf(letter, long)).toMatch(/^My oak has/);
+    expect(long.parts()).toBeLessThan(20);
+  });
+});
