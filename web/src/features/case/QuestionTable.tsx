@@ -117,7 +117,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
     other: line.apart.other.name,
     here: line.apart.here.name,
     number: view.questions.length + 1,
-    words: line.apart.words === line.draft.trim() ? null : line.apart.words,
+    words: line.apart.from > 0 ? line.draft.trim().slice(line.apart.from) : null,
   };
   const untouched = question.statements.length === 0 && question.readings.length === 0;
   const opening = question.position === 1 && untouched ? view.opening : '';

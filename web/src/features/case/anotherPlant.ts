@@ -14,11 +14,11 @@ export function anotherPlant(host: Plant | null, heard: Heard): Plant | null {
   return tells(heard) && plants.every(({ plant }) => plant.id === named.id) ? named : null;
 }
 
-/** Words about another plant in a line, from where they begin, and the plant the others are about. */
+/** Where in a line the words about another plant begin, 0 for the whole of it, and the plant that any before them are about. */
 export interface Turn {
   other: Plant;
   here: Plant;
-  words: string;
+  from: number;
 }
 
 /** What is said of a plant beside another tells of both: "the beans have it too", "the beans are fine". */
@@ -58,9 +58,8 @@ export async function turnOf(
   const here = host ?? noted ?? whole.host;
   if (!here) return null;
   const apart = anotherPlant(host, whole);
-  if (apart) return { other: apart, here, words: said.slice((await whereItTurns(said, here, apart, listen)) ?? 0) };
+  if (apart) return { other: apart, here, from: (await whereItTurns(said, here, apart, listen)) ?? 0 };
   const other = whole.plants.find(({ plant, nearby }) => !nearby && !plant.generic && plant.id !== here.id)?.plant;
-  const at = other && whole.asked === null ? await whereItTurns(said, here, other, listen) : null;
-  const words = at === null ? '' : said.slice(at);
-  return other && words && !BESIDE.test(words) ? { other, here, words } : null;
+  const from = other && whole.asked === null ? await whereItTurns(said, here, other, listen) : null;
+  return other && from !== null && !BESIDE.test(said.slice(from)) ? { other, here, from } : null;
 }

@@ -151,6 +151,14 @@ describe('a case', () => {
     await userEvent.click(await screen.findByRole('button', { name: /question 2: bean, “and my bean/ }));
     await waitFor(() => expect(store.getState().work.cases['c1']!.questions.map(({ hostId }) => hostId)).toEqual(['oak', 'bean']));
   });
+  it('stays with the plant that was noted when all of the line is kept with it', async () => {
+    const { store } = open(aCase({ opening: 'a sorry oak' }));
+    await userEvent.type(await entry(), 'holes in the leaves and my bean has holes in the leaves{Enter}');
+    await userEvent.click(await screen.findByRole('button', { name: /keep all of it with the oak/ }));
+    const questions = () => store.getState().work.cases['c1']!.questions;
+    await waitFor(() => expect(questions()[0]!.hostId).toBe('oak'));
+    expect(questions().map(({ statements }) => statements.length)).toEqual([1]);
+  });
   it('is about the plant its words name, whatever was noted', async () => {
     const { store } = open(aCase({ opening: 'a sorry oak' }));
     await userEvent.type(await entry(), 'my bean has holes in the leaves{Enter}');

@@ -56,10 +56,13 @@ export function useLine({ caseId, edition, question, plant, noted, finding, onHe
         dispatch(heldBack(caseId));
         return setApart(turn);
       }
-      const ofOther = belongs === 'apart' ? (apart?.words ?? said) : '';
-      const ofThis = said.slice(0, said.length - ofOther.length).replace(/[,;\s]+$/, '');
-      if (ofThis) onHere(ofThis, inSenses(await listen(ofThis), senses));
-      if (ofOther) onApart(ofOther, inSenses(await listen(ofOther), senses));
+      const turned = belongs === 'apart' ? (apart?.from ?? 0) : said.length;
+      const part = async (words: string) => inSenses(words === said ? whole : await listen(words), senses);
+      const ofThis = said.slice(0, turned).replace(/[,;\s]+$/, '');
+      const ofOther = said.slice(turned);
+      // kept with the plant on the table, they are about no other
+      if (ofThis) onHere(ofThis, { ...(await part(ofThis)), ...(belongs === 'here' && apart && { host: apart.here }) });
+      if (ofOther) onApart(ofOther, await part(ofOther));
       setApart(null);
       setSenses({});
       return dispatch(takenIn({ caseId, words }));
