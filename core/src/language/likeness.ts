@@ -34,9 +34,13 @@ const patternClasses = (pattern: string): string[] => asked(pattern).match(/\{[^
 /** The shortest stem that is compared. */
 const LEAST_STEM = 3;
 
-/** Tells the words that are compared from those any talk has. */
-export function comparedBy({ stopWords, irregular }: Pick<Lexicon, 'stopWords' | 'irregular'>): (token: Pick<Token, 'word' | 'stem'>) => boolean {
-  const stop = new Set(stopWords.flatMap((word) => [word, stemOf(word, irregular)]));
+/** Tells the words that are compared from those any talk has, and from what denies: "not" is said of whatever is amiss. */
+export function comparedBy({
+  stopWords,
+  irregular,
+  negators,
+}: Pick<Lexicon, 'stopWords' | 'irregular' | 'negators'>): (token: Pick<Token, 'word' | 'stem'>) => boolean {
+  const stop = new Set([...stopWords, ...negators].flatMap((word) => [word, stemOf(word, irregular)]));
   return ({ word, stem }) => !stop.has(word) && !stop.has(stem) && stem.length >= LEAST_STEM;
 }
 

@@ -25,6 +25,7 @@ const edition: Edition = {
     plant('dianthus', 'Carnation', 'Dianthus caryophyllus', ['pinks!']),
     plant('peace-lily', 'Peace lily', 'Spathiphyllum wallisii', []),
     plant('lily', 'Lily', 'Lilium candidum', ['lilies']),
+    plant('grapevine', 'Grape', 'Vitis vinifera', []),
     plant('bay', 'Bay', 'Laurus nobilis', ['bay tree']),
     plant('rhododendron', 'Rhododendron', 'Rhododendron ponticum', []),
     plant('houseplant', 'House plant', 'Planta domestica', ['pot plant'], { generic: true }),
@@ -64,6 +65,7 @@ describe('names of plants', () => {
     ['our oak and my bay', 'oak'],
     ['the oak and the bay', 'oak'],
   ])('the call is about: %s', (text, host) => expect(closest(find(text).filter(({ nearby }) => !nearby))?.id).toBe(host));
+  it('are not read from words with another ending', () => expect(ids('I would be grateful')).toEqual([]));
   it('are not read from verbs', () => expect(ids('I squashed one')).toEqual([]));
   it('are not guessed from words that are known', () => expect(ids('rotten leaves')).toEqual([]));
   it('that are colours are taken only in their own form', () => {

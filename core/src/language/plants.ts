@@ -51,6 +51,8 @@ const OVERRUNS = /^(strangl|smother|chok|cover|overgrow|swamp)/;
 
 /** Letters written twice as once: the "carot" that is a carrot rather than a carob. */
 const single = (stem: string): string => stem.replace(/(.)\1/g, '$1');
+/** Letters by which the form of a name may differ: cherry, "cherrys". */
+const ENDING = 1;
 /** How much farther off a name is that needs another letter, in letters. */
 const LETTER_EXCHANGED = 0.5;
 
@@ -73,7 +75,8 @@ export function closest(mentions: readonly PlantMention[]): Plant | null {
 /** Reads plant names out of talk, forgiving a slip or two of spelling in longer names. */
 export class PlantNames {
   private readonly byFirstStem = new Map<string, NameEntry[]>();
-  private readonly single = new Map<string, Plant>();
+  /** Names of one word by their stem, with the word. */
+  private readonly single = new Map<string, { plant: Plant; word: string }>();
 
   constructor(
     private readonly edition: Edition,
@@ -89,7 +92,7 @@ export class PlantNames {
       named.add(name.toLowerCase());
       const entry = { plant, parts: tokens.map(({ stem, word }) => ({ stem, word, exact: exact ? word : null })), order: named.size };
       this.byFirstStem.set(first.stem, [...(this.byFirstStem.get(first.stem) ?? []), entry]);
-      if (tokens.length === 1 && !exact && !this.single.has(first.stem)) this.single.set(first.stem, plant);
+      if (tokens.length === 1 && !exact && !this.single.has(first.stem)) this.single.set(first.stem, { plant, word: first.word });
     };
     for (const plant of edition.plants) for (const name of namesOfPlant(plant)) add(name, plant);
     // a bare genus means the plant whose own name it is, else the first of its kind
@@ -101,8 +104,9 @@ export class PlantNames {
     const allowed = token.word.length >= 9 ? 2 : 1;
     let best: { plant: Plant; distance: number } | null = null;
     let least = Infinity;
-    for (const [stem, plant] of this.single) {
+    for (const [stem, { plant, word }] of this.single) {
       if (stem[0] !== token.stem[0] || Math.abs(stem.length - token.stem.length) > allowed) continue;
+      if (Math.abs(word.length - token.word.length) > allowed + ENDING) continue; // "grateful" is no grape
       const d = distance(stem, token.stem);
       // the same stem and yet no name is a verb
       const exchanged = d + (single(stem) === single(token.stem) ? 0 : LETTER_EXCHANGED);

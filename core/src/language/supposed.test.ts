@@ -40,6 +40,8 @@ describe('what is said of another’s plant', () => {
     ["mine has holes, next door's has powder", ['holes=some']],
     ["my neighbour's bean has powder, mine too", ['coating=white']],
     ["my neighbour's bean has powder", ['coating=white']],
+    ['my sister has one and hers is fine for all its powder', []],
+    ['hers has powder', ['coating=white']],
   ])('counts unless their own is set against it: %s', (text, told) => expect(pairs(text)).toEqual(told));
 });
 

@@ -19,6 +19,8 @@ const READ_OF = wordsOf('that about of');
 const FOLK = wordsOf(
   'neighbour neighbours neighbor neighbors nextdoor sister brother friend mum mother dad father aunt uncle cousin colleague daughter son',
 );
+const HERS = wordsOf('hers his theirs');
+const SPARED = wordsOf('fine good well ok okay healthy lovely perfect beautiful thriving untouched great');
 const LIKEWISE = wordsOf('too also same both likewise');
 const COMPARED = wordsOf('more rather instead');
 
@@ -86,7 +88,15 @@ const anothers: Opening = (tokens, at) => {
   return at + 1;
 };
 
-const OPENINGS: readonly Opening[] = [sought, conditional, expected, written, comparedWith, anothers];
+/** "My friend has the same plant and hers is fine": another's is spared. */
+const hersSpared: Opening = (tokens, at) =>
+  HERS.has(wordAt(tokens, at)) &&
+  /^(is|are|was|were|look|looks)$/.test(wordAt(tokens, at + 1)) &&
+  clauseFrom(tokens, at).some(({ word }) => SPARED.has(word))
+    ? at + 1
+    : null;
+
+const OPENINGS: readonly Opening[] = [sought, conditional, expected, written, comparedWith, anothers, hersSpared];
 const ENDING = wordsOf('and so then until');
 const GOING = wordsOf('go going went come try');
 /** "Rather than holes | there are notches". */

@@ -20,6 +20,7 @@ import { closest, PlantNames, withoutHostWords, type PlantMention } from './plan
 import { Scales } from './scales.ts';
 import { ShortForms } from './shortForms.ts';
 import { formerIn, liesIn, supposedIn } from './supposed.ts';
+import { smallTalkIn } from './smallTalk.ts';
 import { Taking } from './taking.ts';
 import { withStraightQuotes, wordsOf, type Token } from './tokens.ts';
 import { onScale, togetherOf, type Understanding } from './understanding.ts';
@@ -223,12 +224,14 @@ export class Understander {
       },
       care.at,
     );
-    all
-      .filter((match) => fitsOrgan(match) && keepsTogether(match.at) && isShownHere(match) && isTold(match))
-      .sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!)
-      .forEach((match) => taking.take(match));
+    const told = all.filter((match) => fitsOrgan(match) && keepsTogether(match.at) && isShownHere(match) && isTold(match));
+    for (const match of told.toSorted((a, b) => b.score - a.score || a.at[0]! - b.at[0]!)) taking.take(match);
 
+    const spokenOf = plants.filter(({ nearby }) => !nearby);
+    const telling = new Set([...spokenOf, ...told.filter(({ value }) => value.kind !== 'care' && !circumstantial(value))].flatMap(({ at }) => at));
+    const smallTalk = smallTalkIn(tokens, (token, i) => telling.has(i) || this.organs.isPart(token));
     const worded = (token: Token, i: number) =>
+      !smallTalk[i] &&
       !named.has(i) &&
       !taking.aside.has(i) &&
       negatedBy[i] === -1 &&
