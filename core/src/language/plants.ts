@@ -10,6 +10,8 @@ export interface PlantMention {
   nearby: boolean;
   /** True for "my pear", "our old pear". */
   owned: boolean;
+  /** True where an earlier call was about it: "I rang last year about my tomatoes". */
+  earlier: boolean;
   /** Letters that had to be changed to read the name. */
   distance: number;
 }
@@ -45,6 +47,8 @@ const LINKS = new Set('a an the on in from some of little small tiny miniature b
 const ARTICLES = new Set(['the', 'my', 'our', 'a', 'an']);
 const THEIRS = new Set(['his', 'her', 'their']);
 const OWNING = new Set(['my', 'our']);
+const RANG = /^(rang|called|phoned|telephoned|wrote|emailed|mailed|spoke|asked|came|helped|answered)$/;
+const BEFORE_NOW = /^(last|before|ago|earlier|previously)$/;
 const SAID_OF = /^(is|has|keeps|was|looks)$/;
 const OVERRUN_BY = /\b(?:strangled|smothered|choked|covered|overgrown|swamped|full)(?: up)? (?:by|in|with|of)\b/;
 const OVERRUNS = /^(strangl|smother|chok|cover|overgrow|swamp)/;
@@ -64,7 +68,8 @@ const LEAST_TO_FORGIVE = 6;
  * and my tomatoes wilt"), else the first, else the first "house plant" or the like.
  */
 export function closest(mentions: readonly PlantMention[]): Plant | null {
-  const close = mentions.filter(({ nearby }) => !nearby);
+  const all = mentions.filter(({ nearby }) => !nearby);
+  const close = all.some(({ earlier }) => !earlier) ? all.filter(({ earlier }) => !earlier) : all;
   const named = close.filter(({ plant }) => !plant.generic);
   const timesNamed = (plant: Plant) => mentions.filter((mention) => mention.plant === plant).length;
   const most = Math.max(1, ...named.map(({ plant }) => timesNamed(plant)));
@@ -174,6 +179,15 @@ export class PlantNames {
     return tokens[i]?.clause === clause && OWNING.has(tokens[i]!.word);
   }
 
+  /** "I rang last year about my tomatoes": what an earlier call was about. */
+  private static isOfEarlierCall(tokens: readonly Token[], at: number): boolean {
+    const before = tokens.slice(0, at).filter(({ clause, breath }) => clause === tokens[at]!.clause && breath === tokens[at]!.breath);
+    const rang = before.findIndex(({ word }) => RANG.test(word));
+    return (
+      rang >= 0 && before.slice(rang).some(({ word }) => /^(about|with|regarding)$/.test(word)) && before.some(({ word }) => BEFORE_NOW.test(word))
+    );
+  }
+
   /** "My orange is sticky": what is owned and does something is the plant, where the bare word is a colour. */
   private static isOneOf(tokens: readonly Token[], at: number): boolean {
     return OWNING.has(tokens[at - 1]?.word ?? '') && SAID_OF.test(tokens[at + 1]?.word ?? '');
@@ -201,7 +215,14 @@ export class PlantNames {
     const mentions: PlantMention[] = [];
     const take = (plant: Plant, at: number[], d: number): void => {
       at.forEach((i) => taken.add(i));
-      mentions.push({ plant, at, nearby: this.isNearby(tokens, at), owned: PlantNames.isOwned(tokens, at[0]!), distance: d });
+      mentions.push({
+        plant,
+        at,
+        nearby: this.isNearby(tokens, at),
+        owned: PlantNames.isOwned(tokens, at[0]!),
+        earlier: PlantNames.isOfEarlierCall(tokens, at[0]!),
+        distance: d,
+      });
     };
     const spoken = tokens.flatMap((token, start) =>
       (this.byFirstStem.get(token.stem) ?? [])
