@@ -77,7 +77,7 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const lexicon = readFolder(root, 'lexicon.yaml', lexiconFile, complaints)[0];
   const spoken = lexicon ? toLexicon(lexicon) : EMPTY_LEXICON;
   const shared: Shared = {
-    telling: tellingBy(spoken),
+    telling: tellingBy(spoken, plants),
     options: byId(options),
     windows: byId(windows),
     actives: byId(actives),

@@ -19,8 +19,8 @@ import { toldCall } from './schema.ts';
  * The words of a text that tell something, as often as they stand there. Their order says nothing to the model they are for
  * (core/src/language/likeness.ts), so it is that of the alphabet, in which an edition packs smallest.
  */
-export function tellingBy(lexicon: Lexicon): (text: string) => string {
-  const isCompared = comparedBy(lexicon);
+export function tellingBy(lexicon: Lexicon, plants: readonly Pick<Plant, 'name' | 'also'>[]): (text: string) => string {
+  const isCompared = comparedBy(lexicon, plants);
   return (text) =>
     tokenise(text, lexicon.irregular)
       .filter(isCompared)
@@ -134,7 +134,7 @@ export function toldByCause(calls: string, edition: Edition, complaints: Complai
 
 function taught(lines: readonly CallLine[], edition: Edition, complaints: Complaint[]): Map<string, string> {
   const { irregular } = edition.lexicon;
-  const isCompared = comparedBy(edition.lexicon);
+  const isCompared = comparedBy(edition.lexicon, edition.plants);
   const stemsOf = (text: string) => new Set(tokenise(text, irregular).map(({ stem }) => stem));
   const heard = new Map(edition.causes.map((cause) => [cause.id, stemsOf(cause.heard ?? '')]));
   const told = new Map<string, Map<string, { word: string; calls: number }>>();

@@ -2,6 +2,7 @@ import type { Cause } from '../edition/causes.ts';
 import type { Edition } from '../edition/edition.ts';
 import type { Answer, Finding } from '../edition/findings.ts';
 import type { Lexicon } from '../edition/lexicon.ts';
+import type { Plant } from '../edition/plants.ts';
 import { RATE_VALUES } from '../edition/causes.ts';
 import { stemOf, tokenise, type Token } from './tokens.ts';
 
@@ -34,14 +35,23 @@ const patternClasses = (pattern: string): string[] => asked(pattern).match(/\{[^
 /** The shortest stem that is compared. */
 const LEAST_STEM = 3;
 
-/** Tells the words that are compared from those any talk has, and from what denies: "not" is said of whatever is amiss. */
-export function comparedBy({
-  stopWords,
-  irregular,
-  negators,
-}: Pick<Lexicon, 'stopWords' | 'irregular' | 'negators'>): (token: Pick<Token, 'word' | 'stem'>) => boolean {
+/**
+ * Tells the words that are compared from those any talk has, from what denies ("not" is said of whatever is amiss) and from names of plants: which plant it
+ * is counts elsewhere, and what a caller names is no part of the wording (understand.ts).
+ */
+export function comparedBy(
+  { stopWords, irregular, negators }: Pick<Lexicon, 'stopWords' | 'irregular' | 'negators'>,
+  plants: readonly Pick<Plant, 'name' | 'also'>[],
+): (token: Pick<Token, 'word' | 'stem'>) => boolean {
   const stop = new Set([...stopWords, ...negators].flatMap((word) => [word, stemOf(word, irregular)]));
-  return ({ word, stem }) => !stop.has(word) && !stop.has(stem) && stem.length >= LEAST_STEM;
+  const named = new Set(plants.flatMap(({ name, also }) => [name, ...also]).flatMap((name) => loneStem(name, irregular) ?? []));
+  return ({ word, stem }) => !stop.has(word) && !stop.has(stem) && !named.has(stem) && stem.length >= LEAST_STEM;
+}
+
+/** The stem of a name of one word that is taken in any form: the "oranges" of a plant leave the colour alone. */
+function loneStem(name: string, irregular: Record<string, string>): string | null {
+  const [only, ...more] = tokenise(name, irregular);
+  return only && more.length === 0 && !name.endsWith('!') ? only.stem : null;
 }
 
 /**
@@ -57,7 +67,7 @@ export class Likeness {
   private readonly ofAnswers = new Map<Answer, { say: string[]; phrases: ReadonlySet<string> }>();
 
   constructor(private readonly edition: Edition) {
-    this.isCompared = comparedBy(edition.lexicon);
+    this.isCompared = comparedBy(edition.lexicon, edition.plants);
     for (const [name, words] of Object.entries(edition.lexicon.classes))
       for (const stem of new Set(words.map((word) => stemOf(word.replace('!', ''), edition.lexicon.irregular))))
         this.classesOf.set(stem, [...(this.classesOf.get(stem) ?? []), `{${name}}`]);
