@@ -16,6 +16,7 @@ import { scoreCare } from './careCorpus.ts';
 import { loadCorpus, scoreCorpus } from './corpus.ts';
 import { datedWindows, reportMs, seasonTimes } from './season.ts';
 import { timesAt } from './scale.ts';
+import { loadSmallTalk, scoreSmallTalk } from './smallTalk.ts';
 import {
   crossValidate,
   crossValidateOneDependence,
@@ -32,6 +33,8 @@ const CALLERS_A_CAUSE = 6;
 const WORST = 12;
 const CALIBRATION_CALLERS = 4000;
 const LEFT_OUT = 60;
+/** Of so many practice calls one is played with small talk around it. */
+const CALLS_A_CHAT = 16;
 const percent = (x: number) => `${(100 * x).toFixed(1)} %`;
 const say = (line: string) => process.stdout.write(`${line}\n`);
 
@@ -161,6 +164,13 @@ function playPracticeCalls(edition: Edition): void {
   say(`\n${ranks.length} practice calls with a cause (knowledge/callers/practice): first ${share(1)}, first three ${share(3)}`);
 }
 
+/** The same calls with a sentence of no account before and behind. */
+function chat(edition: Edition): void {
+  const calls = practiceCalls().filter((_, i) => i % CALLS_A_CHAT === 0);
+  const { calls: played, plain, chatty } = scoreSmallTalk(edition, calls, loadSmallTalk(), SEED);
+  say(`  ${played} of them: first after the opening ${percent(plain)}, with small talk around it ${percent(chatty)}`);
+}
+
 /** Do probabilities mean what they say, and does it notice what it cannot know? */
 function honesty(edition: Edition): void {
   for (const tells of ['of the cause', 'all there is'] as const) {
@@ -245,4 +255,5 @@ keystrokes(edition);
 corpus(edition);
 simulation(edition);
 playPracticeCalls(edition);
+chat(edition);
 honesty(edition);
