@@ -45,6 +45,21 @@ describe('what is said of another’s plant', () => {
   ])('counts unless their own is set against it: %s', (text, told) => expect(pairs(text)).toEqual(told));
 });
 
+describe('animals of the caller’s own', () => {
+  const { findings } = smallEdition;
+  const withBees = {
+    ...smallEdition,
+    findings: findings.map((f) =>
+      f.id === 'holes' ? { ...f, answers: f.answers.map((a) => (a.id === 'some' ? { ...a, words: [...a.words, 'bees'] } : a)) } : f,
+    ),
+  };
+  const read = (text: string) => new Understander(withBees).understand([text]).readings.map((r) => `${r.finding}=${r.answer}`);
+  it.each(['I would not spray, we have bees', 'we keep a few bees and hens', 'I keep bees'])('are not on the plant: %s', (text) =>
+    expect(read(text)).toEqual([]),
+  );
+  it.each(['we have bees in the leaves', 'the leaves have bees'])('unlike: %s', (text) => expect(read(text)).toEqual(['holes=some']));
+});
+
 describe('what was so at another time', () => {
   it.each([
     ['last year the leaf had holes, this year no holes', ['holes=none']],

@@ -20,6 +20,8 @@ const FOLK = wordsOf(
   'neighbour neighbours neighbor neighbors nextdoor sister brother friend mum mother dad father aunt uncle cousin colleague daughter son',
 );
 const HERS = wordsOf('hers his theirs');
+const OWN_ANIMALS = wordsOf('bees hens chickens ducks geese rabbits');
+const SO_ON = wordsOf('and so too ourselves here');
 const SPARED = wordsOf('fine good well ok okay healthy lovely perfect beautiful thriving untouched great');
 const LIKEWISE = wordsOf('too also same both likewise');
 const COMPARED = wordsOf('more rather instead');
@@ -96,7 +98,16 @@ const hersSpared: Opening = (tokens, at) =>
     ? at + 1
     : null;
 
-const OPENINGS: readonly Opening[] = [sought, conditional, expected, written, comparedWith, anothers, hersSpared];
+/** "We have bees", "I keep hens": their own, not on the plant; "we have bees in the wall" tells where they are. */
+const ownAnimals: Opening = (tokens, at) => {
+  if (!/^(have|keep)$/.test(wordAt(tokens, at)) || !/^(i|we|they)$/.test(wordAt(tokens, at - 1))) return null;
+  const animals = [at + 1, at + 2, at + 3].find((i) => OWN_ANIMALS.has(wordAt(tokens, i)));
+  if (animals === undefined) return null;
+  const next = tokens[animals + 1];
+  return !next || !isBreathOf(next, tokens[animals]!) || SO_ON.has(next.word) ? at + 1 : null;
+};
+
+const OPENINGS: readonly Opening[] = [sought, conditional, expected, written, comparedWith, anothers, hersSpared, ownAnimals];
 const ENDING = wordsOf('and so then until');
 const GOING = wordsOf('go going went come try');
 /** "Rather than holes | there are notches". */
