@@ -66,7 +66,7 @@ describe('names of plants', () => {
     ['the oak and the bay', 'oak'],
     ['I rang last year about my oak. The bay has holes', 'bay'],
     ['I rang last week about my oak, it is worse', 'oak'],
-    ['the bay again, you helped with the oak last year', 'bay'],
+    ['you helped with the oak last year. The bay has holes', 'bay'],
   ])('the call is about: %s', (text, host) => expect(closest(find(text).filter(({ nearby }) => !nearby))?.id).toBe(host));
   it('are not read from words with another ending', () => expect(ids('I would be grateful')).toEqual([]));
   it('are not read from verbs', () => expect(ids('I squashed one')).toEqual([]));

@@ -48,6 +48,7 @@ const ARTICLES = new Set(['the', 'my', 'our', 'a', 'an']);
 const THEIRS = new Set(['his', 'her', 'their']);
 const OWNING = new Set(['my', 'our']);
 const RANG = /^(rang|called|phoned|telephoned|wrote|emailed|mailed|spoke|asked|came|helped|answered)$/;
+const OF_WHAT = /^(about|with|regarding)$/;
 const BEFORE_NOW = /^(last|before|ago|earlier|previously)$/;
 const SAID_OF = /^(is|has|keeps|was|looks)$/;
 const OVERRUN_BY = /\b(?:strangled|smothered|choked|covered|overgrown|swamped|full)(?: up)? (?:by|in|with|of)\b/;
@@ -181,10 +182,12 @@ export class PlantNames {
 
   /** "I rang last year about my tomatoes": what an earlier call was about. */
   private static isOfEarlierCall(tokens: readonly Token[], at: number): boolean {
-    const before = tokens.slice(0, at).filter(({ clause, breath }) => clause === tokens[at]!.clause && breath === tokens[at]!.breath);
+    const here = tokens[at]!;
+    const isHere = ({ clause, breath }: Token) => clause === here.clause && breath === here.breath;
+    const before = tokens.slice(0, at).filter(isHere);
     const rang = before.findIndex(({ word }) => RANG.test(word));
     return (
-      rang >= 0 && before.slice(rang).some(({ word }) => /^(about|with|regarding)$/.test(word)) && before.some(({ word }) => BEFORE_NOW.test(word))
+      rang >= 0 && before.slice(rang).some(({ word }) => OF_WHAT.test(word)) && tokens.some((token) => isHere(token) && BEFORE_NOW.test(token.word))
     );
   }
 

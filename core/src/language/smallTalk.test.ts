@@ -18,9 +18,12 @@ describe('small talk', () => {
   it.each([
     ['my wife does the garden, the leaves curl', 'the leaves curl'],
     ['a neighbour gave me your number. It droops.', 'it droops'],
+    ['we only moved in lately, it droops', 'it droops'],
     ['will it spread? it droops', 'it droops'],
     ['my wife saw holes, thank you', 'my wife saw holes'],
     ['it droops and is limp', 'it droops and is limp'],
+    ['when you pull it comes away', 'when you pull it comes away'],
+    ['I moved it to the living room', 'i moved it to the living room'],
   ])('of "%s" leaves "%s"', (text, left) => expect(rest(text)).toBe(left));
 });
 

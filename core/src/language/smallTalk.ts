@@ -1,17 +1,25 @@
+import { FOLK } from './supposed.ts';
 import { wordsOf, type Token } from './tokens.ts';
 
 const PEOPLE =
-  'husband wife partner neighbour neighbours neighbor neighbors friend friends mother mum mom father dad parents daughter son sister brother aunt uncle cousin ' +
-  'grandmother grandfather granny grandma grandad grandpa nan grandchildren grandson granddaughter kids girl lady man chap boss landlord tenants colleague ' +
-  'committee council club church school he she her his hers him you your';
+  'husband wife partner friends mom parents grandmother grandfather granny grandma grandad grandpa nan grandchildren grandson granddaughter kids girl lady man ' +
+  'chap boss landlord tenants committee council club church school he she her his him';
+/** What a "you" says of the plant ("you can rub it off") is no small talk, so it is not among these. */
 const THE_CALL =
   'call calling called ring rang ringing phone phoned telephone number email mail letter write writing wrote picture pictures photo photos photograph photographs ' +
-  'attach attached send sent show advice advise help helpful helps thank thanks grateful appreciate appreciated regards sorry describe explain question questions ' +
+  'attach attached send sent advice advise help helpful helps thank thanks grateful appreciate appreciated regards sorry describe explain question questions ' +
   'ask asking asked internet google website forum online';
 const THE_CALLER =
-  'gardener gardening beginner novice expert afraid deaf retired moved live lived living anniversary wedding birthday present gift holiday fortune cost expensive ' +
-  'prefer chemicals organic';
-const PERSONAL = wordsOf([PEOPLE, THE_CALL, THE_CALLER].join(' '));
+  'gardener gardening beginner novice expert afraid deaf retired anniversary wedding birthday present gift fortune cost expensive prefer chemicals organic';
+const SPEAKER = wordsOf('i we they');
+const PERSONAL: ReadonlySet<string> = new Set([...FOLK, ...wordsOf([PEOPLE, THE_CALL, THE_CALLER].join(' '))]);
+
+/** "We only moved in two years ago", of the caller; "I moved it in" is of the plant. */
+function movedHouse(tokens: readonly Token[], i: number): boolean {
+  const [before, just] = [tokens[i - 2]?.word ?? '', tokens[i - 1]?.word ?? ''];
+  const isOfThem = SPEAKER.has(just) || (SPEAKER.has(before) && /^(only|just|have|had)$/.test(just));
+  return tokens[i]!.word === 'moved' && isOfThem && /^(in|here|house)$/.test(tokens[i + 1]?.word ?? '');
+}
 
 const breathOf = ({ clause, breath }: Token): string => `${clause}.${breath}`;
 
@@ -21,7 +29,7 @@ const breathOf = ({ clause, breath }: Token): string => `${clause}.${breath}`;
  * @param tells true for a word by which something of the plant is told
  */
 export function smallTalkIn(tokens: readonly Token[], tells: (token: Token, i: number) => boolean): boolean[] {
-  const personal = new Set(tokens.filter(({ word, asking }) => asking || PERSONAL.has(word)).map(breathOf));
+  const personal = new Set(tokens.filter(({ word, asking }, i) => asking || PERSONAL.has(word) || movedHouse(tokens, i)).map(breathOf));
   const telling = new Set(tokens.filter(tells).map(breathOf));
   return tokens.map((token) => personal.has(breathOf(token)) && !telling.has(breathOf(token)));
 }

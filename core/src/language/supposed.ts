@@ -16,7 +16,8 @@ const NOT_BEFORE_EXPECTED = wordsOf('than as not never');
 const WRITTEN = wordsOf('book books leaflet internet website article packet google magazine guide video app forum label');
 const SAYING = wordsOf('says say said shows show showed mentions mentioned talks describes described tells told');
 const READ_OF = wordsOf('that about of');
-const FOLK = wordsOf(
+/** People whose plants and opinions callers speak of. */
+export const FOLK = wordsOf(
   'neighbour neighbours neighbor neighbors nextdoor sister brother friend mum mother dad father aunt uncle cousin colleague daughter son',
 );
 const HERS = wordsOf('hers his theirs');
