@@ -20,8 +20,11 @@ const reading = (finding: string, answer: string, more: Partial<UnderstoodReadin
   ...more,
 });
 const kept = (one: UnderstoodReading, host: Plant | null, named: Plant[] = [], of: Edition = edition) =>
-  ofTheHost({ ...NOTHING, readings: [one], plants: named.map((plant) => ({ plant, at: [0], nearby: false, owned: false, earlier: false, distance: 0 })) }, host, of)
-    .readings.length === 1;
+  ofTheHost(
+    { ...NOTHING, readings: [one], plants: named.map((plant) => ({ plant, at: [0], nearby: false, owned: false, earlier: false, distance: 0 })) },
+    host,
+    of,
+  ).readings.length === 1;
 
 describe('what is said of the plant of the call', () => {
   it('can be shown by it', () => {
