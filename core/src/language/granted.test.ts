@@ -1,5 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { smallEdition } from '../testing/smallEdition.ts';
+import { deniesKnowing } from './granted.ts';
+import { tokenise } from './tokens.ts';
 import { Understander } from './understand.ts';
 
 const reader = new Understander(smallEdition);
@@ -49,4 +51,21 @@ describe('where a denial goes on to something else', () => {
     ['there was no frost the leaf has holes', ['frost=no', 'holes=some']],
     ['if I do not water the leaf has holes', ['holes=some']],
   ])('%s', (text, told) => expect(pairs(text)).toEqual(told));
+});
+
+describe('a "not" that is about the one who speaks', () => {
+  it.each([
+    ['I am not so sure, the fruit is brown', true],
+    ['not at all convinced it is blight', true],
+    ['it has not set, sure', false],
+    ['not one fruit', false],
+  ])('in "%s": %s', (text, is) => {
+    const tokens = tokenise(text, {});
+    expect(
+      deniesKnowing(
+        tokens,
+        tokens.findIndex(({ word }) => word === 'not'),
+      ),
+    ).toBe(is);
+  });
 });

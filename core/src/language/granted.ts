@@ -75,8 +75,18 @@ export function deniesNothing(tokens: readonly Token[], at: number, deniedBy: nu
 /** Words behind a denial that comes last: "insects I could not find", "webs not there". */
 const LAST_WORDS = 1;
 const GOES_ON = new Set('not no never'.split(' '));
-/** "Slugs not that I noticed", "sticky not at all". */
+const HOW_SURE = new Set('so too really quite entirely totally completely absolutely very at whatsoever'.split(' '));
+const SURE = new Set('sure certain convinced positive'.split(' '));
+
+/** "I am not so sure, the fruit is brown": the "not" is about the one who speaks. */
+export function deniesKnowing(tokens: readonly Token[], at: number): boolean {
+  if (tokens[at]!.word !== 'not') return false;
+  const behind = tokens.slice(at + 1, at + NEAR).find(({ word }) => !HOW_SURE.has(word));
+  return behind?.breath === tokens[at]!.breath && SURE.has(behind.word);
+}
+
 const OTHERS = new Set('other others rest ones half some'.split(' '));
+/** "Slugs not that I noticed", "sticky not at all". */
 const STILL_DENIES = new Set('that as at to so really yet any no not'.split(' '));
 
 /**

@@ -11,7 +11,8 @@ const spots = {
   answers: [
     { id: 'none', say: 'none', background: 0.8, words: [] },
     { id: 'purple', say: 'purple', background: 0.1, words: ['purple spots leaves'] },
-    { id: 'tar', say: 'black', background: 0.1, words: ['black spots leaves'] },
+    { id: 'tar', say: 'black', background: 0.1, words: ['black shiny spots leaves -pale'] },
+    { id: 'pale', say: 'pale', background: 0.1, words: ['pale spots leaves'] },
   ],
 };
 const reader = new Understander({ ...smallEdition, findings: [...smallEdition.findings, spots] });
@@ -24,5 +25,6 @@ describe('of what kind a thing is', () => {
   it('is not told of another part', () => expect(kind('There are spots on the leaves. The fruit is purple.')).toBe('not:none'));
   it('is not told two sentences on', () =>
     expect(kind('There are spots on the leaves. It stands in a pot. I water it. Purple jug.')).toBe('not:none'));
+  it('is not told behind by a phrase that its own breath keeps out', () => expect(kind('pale spots on the leaves, shiny, black')).toBe('pale'));
   it('stays unknown where nothing more is said', () => expect(kind('There are spots on the leaves.')).toBe('not:none'));
 });

@@ -8,6 +8,16 @@ const REACH = 8;
 /** True for a phrase that says something is there, but not of what kind: "spots on the leaves". */
 const saysOnlyThere = ({ value }: Match): boolean => value.kind === 'finding' && value.answer === `not:${value.finding.absent}`;
 
+/** Another answer of the same finding. */
+const tellsKind = (there: Meaning, { value }: Match): boolean =>
+  there.kind === 'finding' &&
+  value.kind === 'finding' &&
+  value.finding === there.finding &&
+  value.answer !== there.answer &&
+  value.answer !== there.finding.absent;
+
+const NONE_PASSED: ReadonlySet<number> = new Set();
+
 const sameBreath = (a: Token, b: Token): boolean => a.clause === b.clause && a.breath === b.breath;
 
 /** Indexes of the words behind the breath of a phrase, up to the next part of the plant. */
@@ -34,18 +44,12 @@ export function toldBehind(
     if (further.length === 0) return [];
     const indexes = [...at, ...further];
     const joined = indexes.map((i) => ({ ...tokens[i]!, clause: 0, breath: 0 }));
+    // where the breath itself says of what kind as well, its words keep phrases out: "brown at the bottom, leathery" is no leathery shoulder
+    const isTold = matches.some((match) => tellsKind(there, match) && match.at.some((i) => at.includes(i)));
+    const beside = isTold ? tokens.filter((token, i) => !at.includes(i) && sameBreath(token, tokens[at[0]!]!)) : [];
     return book
-      .matches(joined)
+      .matches(joined, NONE_PASSED, beside)
       .map((match) => ({ ...match, at: match.at.map((k) => indexes[k]!), beside: match.beside.map((k) => indexes[k]!) }))
-      .filter(
-        (match) =>
-          match.value.kind === 'finding' &&
-          there.kind === 'finding' &&
-          match.value.finding === there.finding &&
-          match.value.answer !== there.answer &&
-          match.value.answer !== there.finding.absent &&
-          match.at.some((i) => at.includes(i)) &&
-          match.at.some((i) => further.includes(i)),
-      );
+      .filter((match) => tellsKind(there, match) && match.at.some((i) => at.includes(i)) && match.at.some((i) => further.includes(i)));
   });
 }

@@ -8,7 +8,7 @@ import { askingIn, asksOpinion, isVerdict, takesForGranted, tellsTrouble } from 
 import { Bindings } from './binding.ts';
 import { CareQuestions, type CarePhrase, type CareQuestion } from './careQuestions.ts';
 import { answersQuestion, utterancesIn, type Utterance } from './dialogue.ts';
-import { deniesElsewhere, isUnknown } from './granted.ts';
+import { deniesElsewhere, deniesKnowing, isUnknown } from './granted.ts';
 import { aboutWhere, circumstantial, type Match } from './meaning.ts';
 import { measurementsIn } from './measures.ts';
 import { scopesOf } from './negation.ts';
@@ -196,12 +196,13 @@ export class Understander {
     const isSpared = ({ at }: Match) => at.some((i) => at.includes(spared[i]!));
     const isElsewhere = ({ value, at }: Match) =>
       value.kind === 'finding' &&
-      value.answer === value.finding.absent &&
-      deniesElsewhere(
-        tokens,
-        [...at].sort((a, b) => a - b),
-        negatedBy,
-      );
+      (at.some((i) => deniesKnowing(tokens, i)) ||
+        (value.answer === value.finding.absent &&
+          deniesElsewhere(
+            tokens,
+            [...at].sort((a, b) => a - b),
+            negatedBy,
+          )));
     const supposed = supposedIn(tokens, negatedBy);
     const isSupposed = ({ value, at }: Match) => {
       const own = at.filter((i) => !this.organs.isPart(tokens[i]!));

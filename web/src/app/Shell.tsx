@@ -10,6 +10,7 @@ import { useScheme } from './scheme.tsx';
 
 const Page = styled.div`
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   grid-template-rows: auto 1fr;
   height: 100%;
   @media print {

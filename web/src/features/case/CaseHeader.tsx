@@ -21,6 +21,9 @@ const Head = styled.header`
     font-size: 14px;
     color: ${({ theme }) => theme.inkSoft};
   }
+  span {
+    white-space: nowrap;
+  }
 `;
 /** As wide as its lines, where there is room beside the questions. */
 const Caller = styled.div`
@@ -63,7 +66,7 @@ export const CaseHeader = memo(function CaseHeader({ view, question, edition, se
           {view.number === UNNUMBERED ? 'no number yet' : `#${view.number}`}
           {view.caller.place ? ` · ${view.caller.place}` : ''}
           {view.caller.phone ? ` · ${view.caller.phone}` : ''}
-          {view.caller.email ? ` · ${view.caller.email}` : ''} · {sayDay(date)}
+          {view.caller.email ? ` · ${view.caller.email}` : ''} · <span>{sayDay(date)}</span>
         </p>
       </Caller>
       <HostPicker key={`${question.id}-${question.hostId}`} hostId={question.hostId} noted={noted} plants={edition.plants} onPick={onChange} />

@@ -11,6 +11,7 @@ import { Entry } from './Entry.tsx';
 const View = styled.div`
   height: 100%;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   grid-template-rows: minmax(0, 1fr) auto;
 `;
 const Wait = styled.div`

@@ -29,6 +29,7 @@ import { answersShown } from './words.ts';
 const View = styled.div`
   height: 100%;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   grid-template-rows: auto minmax(0, 1fr) auto;
   @media (max-width: 900px) {
     height: auto;
@@ -131,8 +132,8 @@ export function QuestionTable({ view, question, session, write }: Props) {
     down.answer(finding, given);
     goOn();
   };
-  const takeIn = (belongs?: 'here' | 'apart') => {
-    line.takeIn(belongs);
+  const takeIn = (belongs?: 'here' | 'apart', words?: string) => {
+    line.takeIn(belongs, words);
     goOn();
   };
   const testHref = test && `/bench/tests/${test.id}?case=${view.id}&question=${question.id}`;
@@ -142,7 +143,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
   };
   const onEnter = () => {
     if (line.draft.trim()) takeIn(line.apart ? 'apart' : undefined);
-    else if (opening) line.writeIn(opening);
+    else if (opening) takeIn('here', opening);
     else if (standing.enough.enough || care.only) reply();
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {

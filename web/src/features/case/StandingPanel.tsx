@@ -176,10 +176,12 @@ interface Props {
 /** The causes as they stand, what speaks for and against the one looked at, and what to do about it. */
 export const StandingPanel = memo(function StandingPanel({ standing, edition, taken, backAt, hostName, planHref }: Props) {
   const [chosenId, setChosenId] = useState<string | null>(null);
-  const shown = standing.candidates.slice(0, SHOWN);
+  const begun = taken.length > 0;
   const unlisted = standing.candidates.find((c) => c.cause === UNLISTED);
+  // nothing leads yet: the unlisted is only likelier than each of the many that are listed
+  const shown = standing.candidates.filter((c) => begun || c !== unlisted).slice(0, SHOWN);
   const rows = unlisted && !shown.includes(unlisted) ? [...shown, unlisted] : shown;
-  const chosen = rows.find((c) => c.cause === chosenId) ?? rows[0];
+  const chosen = rows.find((c) => c.cause === chosenId) ?? (begun ? rows[0] : undefined);
   const cause = edition.causes.find((c) => c.id === chosen?.cause);
   const beside = rows
     .filter((c) => c.cause !== UNLISTED)
@@ -188,7 +190,7 @@ export const StandingPanel = memo(function StandingPanel({ standing, edition, ta
     .join('&');
   return (
     <Panel aria-label="Standing of causes" tabIndex={0}>
-      {taken.length > 0 && <AsideLink to={`/library/compare?${beside}`}>the first three side by side</AsideLink>}
+      {begun && <AsideLink to={`/library/compare?${beside}`}>the first three side by side</AsideLink>}
       <Heading>
         {backAt === null ? 'Standing' : `Standing after ${backAt === 0 ? 'no reading' : backAt === 1 ? 'one reading' : `${backAt} readings`}`}
       </Heading>
@@ -197,7 +199,7 @@ export const StandingPanel = memo(function StandingPanel({ standing, edition, ta
           <li key={candidate.cause}>
             <Row
               type="button"
-              $first={i === 0}
+              $first={begun && i === 0}
               $chosen={candidate === chosen}
               aria-pressed={candidate === chosen}
               onClick={() => setChosenId(candidate.cause)}
@@ -220,14 +222,14 @@ export const StandingPanel = memo(function StandingPanel({ standing, edition, ta
           all are kept, the better look weighs more.
         </Aside>
       )}
-      {taken.length === 0 && <p>Before any reading this is what strikes {hostName} here at this time of year. Nothing has been seen yet.</p>}
-      {chosen && (taken.length > 0 || chosen !== rows[0]) && (
+      {!begun && <p>Before any reading this is what strikes {hostName} here at this time of year. Nothing has been seen yet.</p>}
+      {chosen && (
         <Detail>
           <h3>
-            {chosen === rows[0] ? likelihoodWord(chosen.probability) : 'instead'} {cause?.latin ? `– ${cause.latin}` : ''}
+            {begun && chosen === rows[0] ? likelihoodWord(chosen.probability) : 'instead'} {cause?.latin ? `– ${cause.latin}` : ''}
           </h3>
           <EvidenceList candidate={chosen} standing={standing} edition={edition} taken={taken} />
-          {chosen === rows[0] ? <DecisionPanel standing={standing} planHref={planHref} /> : cause && <p>{cause.story}</p>}
+          {begun && chosen === rows[0] ? <DecisionPanel standing={standing} planHref={planHref} /> : cause && <p>{cause.story}</p>}
         </Detail>
       )}
     </Panel>

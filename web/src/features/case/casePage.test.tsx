@@ -145,6 +145,14 @@ describe('a case', () => {
     await waitFor(() => expect(question().statements).toHaveLength(2));
     expect(question().hostId).toBe('oak');
   });
+  it('takes in what was noted on Enter, and once', async () => {
+    const { store } = open(aCase({ opening: 'a sorry oak with holes' }));
+    await userEvent.type(await entry(), '{Enter}');
+    const question = () => store.getState().work.cases['c1']!.questions[0]!;
+    await waitFor(() => expect(question().statements.map(({ said }) => said)).toEqual(['a sorry oak with holes']));
+    expect(question().hostId).toBe('oak');
+    expect(screen.getAllByText(/a sorry oak with holes/)).toHaveLength(1);
+  });
   it('is about the plant that was noted until the line turns to another', async () => {
     const { store } = open(aCase({ opening: 'a sorry oak' }));
     await userEvent.type(await entry(), 'holes in the leaves and my bean has holes in the leaves{Enter}');

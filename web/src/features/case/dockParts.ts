@@ -5,6 +5,7 @@ export const Band = styled.section`
   color: ${({ theme }) => theme.deepInk};
   padding: 12px 20px 14px;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
 `;
 export const Ask = styled.div`
