@@ -22,6 +22,35 @@ export interface NamedWords {
   fruit: ReadonlySet<number>;
 }
 
+/** What tells when: "it wilted | just as the fruit were ripening" is said of no fruit. */
+const TELLING_WHEN = wordsOf('when while after before');
+const JUST = wordsOf('just right soon exactly');
+
+const EACH_OTHER = wordsOf('another other');
+
+const tellsWhen = (tokens: readonly Token[], i: number): boolean => {
+  if (tokens[i]!.word === 'as') return JUST.has(tokens[i - 1]?.word ?? '');
+  // "one branch after the other", "branch after branch"
+  const isRound = tokens.slice(i + 1, i + 3).some(({ word }) => EACH_OTHER.has(word)) || tokens[i - 1]?.word === tokens[i + 1]?.word;
+  return TELLING_WHEN.has(tokens[i]!.word) && !isRound;
+};
+
+/** For each word the number of its stretch: a clause, or a breath of one from where it tells when. */
+function stretchesOf(tokens: readonly Token[]): number[] {
+  let stretch = 0;
+  let isWhen = false;
+  return tokens.map(({ clause, breath }, i) => {
+    const before = tokens[i - 1];
+    if (!before) return stretch;
+    const begins = tellsWhen(tokens, i);
+    if (begins || before.clause !== clause || (isWhen && before.breath !== breath)) {
+      stretch += 1;
+      isWhen = begins;
+    }
+    return stretch;
+  });
+}
+
 /** Which organ of the plant is spoken of, and whether a phrase is about it. */
 export class Organs {
   private readonly words: ReadonlySet<string>;
@@ -74,27 +103,28 @@ export class Organs {
     });
   }
 
-  /** Organs spoken of, clause by clause; a clause that names none goes on with the last. */
-  private byClause(tokens: readonly Token[], named: NamedWords): Set<Organ>[] {
-    const byClause: Set<Organ>[] = [];
+  /** Organs spoken of, stretch by stretch; one that names none goes on with the last. */
+  private byStretch(tokens: readonly Token[], stretches: readonly number[], named: NamedWords): Set<Organ>[] {
+    const byStretch: Set<Organ>[] = [];
     let last = new Set<Organ>();
-    for (let clause = 0; clause <= (tokens.at(-1)?.clause ?? 0); clause++) {
+    for (let stretch = 0; stretch <= (stretches.at(-1) ?? 0); stretch++) {
       const here = new Set<Organ>();
       for (const [index, token] of tokens.entries()) {
-        if (token.clause !== clause || named.plants.has(index)) continue;
+        if (stretches[index] !== stretch || named.plants.has(index)) continue;
         if (named.fruit.has(index)) here.add('fruit');
         for (const [organ, words] of Object.entries(this.lexicon.organs)) if (words.includes(token.word)) here.add(organ as Organ);
       }
       if (here.size > 0) last = here;
-      byClause.push(last);
+      byStretch.push(last);
     }
-    return byClause;
+    return byStretch;
   }
 
   /** Whether a phrase can be about the organ spoken of around it. @param all every phrase met */
   fitting(tokens: readonly Token[], named: NamedWords, all: readonly Match[]): (match: Match) => boolean {
-    const spokenOf = this.byClause(tokens, named);
-    const spokenAround = ({ at }: Match): ReadonlySet<Organ> => spokenOf[tokens[at[0]!]!.clause] ?? new Set();
+    const stretches = stretchesOf(tokens);
+    const spokenOf = this.byStretch(tokens, stretches, named);
+    const spokenAround = ({ at }: Match): ReadonlySet<Organ> => new Set(at.flatMap((i) => [...(spokenOf[stretches[i]!] ?? [])]));
     /** True where the same words say it of the organ spoken of: grey fur on the peaches is none on the leaf. A "hardly" says nothing of anything, nor does the part a sign is on; which part it is makes a pattern. */
     const isSaidOfAnother = (match: Match): boolean => {
       const isPattern = match.value.kind === 'finding' && match.value.finding.kind === 'pattern';
