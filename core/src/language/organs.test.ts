@@ -79,8 +79,8 @@ describe('the organ spoken of', () => {
   it('is the leaf for its veins, whatever else is spoken of', () => expect(pairs('green ribs, the fruits fall')).toEqual(['leaf-cups=some']));
   it('is not what only tells when', () => {
     expect(pairs('my bean is full of holes just as the fruits swell')).toContain('leaf-holes=some');
-    expect(pairs('the fruits, one after the other, are full of holes')).toEqual(['fruit-holes=some']);
-    expect(pairs('when the fruits swell they are full of holes')).toEqual(['fruit-holes=some']);
+    expect(pairs('one after the other the fruits are full of holes')).toEqual(['fruit-holes=some']);
+    expect(pairs('when ripe the fruits are full of holes')).toEqual(['fruit-holes=some']);
   });
   it('stands behind "these are", not behind "these spikes"', () => {
     expect(pairs('the leaves: these are curly')).toEqual(['leaf-cups=some']);

@@ -1,0 +1,43 @@
+import { asksOpinion, isVerdict, takesForGranted } from './asking.ts';
+import { isUnknown } from './granted.ts';
+import type { Match } from './meaning.ts';
+import type { Token } from './tokens.ts';
+
+/** "Is it dying?" is a worry, not something seen. */
+const WONDERS =
+  /^(is|are|was) (it|this|that|they|these|the|my|our)\b|^(could|will|would|can|might) (it|this|that|they)\b|^(should|do|does|shall) (i|we)\b/;
+/** "Can it be saved if the bark is gone": it is gone. What the asker may do is left open: "will it die if I overwater". */
+const isCondition = (tokens: readonly Token[], at: readonly number[]): boolean =>
+  tokens.some(
+    ({ word, clause }, i) =>
+      /^(if|when|because)$/.test(word) &&
+      clause === tokens[at[0]!]!.clause &&
+      !/^(i|we|you)$/.test(tokens[i + 1]?.word ?? '') &&
+      at.every((k) => k > i),
+  );
+
+/** A breath too short to tell anything of its own. */
+const SHORT_BREATH = 2;
+/** "Is it mites, or thrips?" wonders on; "is it the frost, the leaves are brown?" tells. */
+const goesOn = (breath: readonly Token[]): boolean => breath.length <= SHORT_BREATH || /^(or|and|maybe|perhaps)$/.test(breath[0]!.word);
+
+/** True for a phrase in a clause that only wonders whether it is so. */
+export function isWondered(tokens: readonly Token[], { value, at }: Match): boolean {
+  const here = tokens[at[0]!]!;
+  const clause = tokens.filter((token) => token.clause === here.clause);
+  if (at.some((i) => isUnknown(tokens, i))) return value.kind === 'finding';
+  const breath = clause.filter((token) => token.breath === here.breath);
+  const wonders = (words: readonly Token[]) =>
+    WONDERS.test(
+      words
+        .slice(0, 2)
+        .map((token) => token.word)
+        .join(' '),
+    );
+  // "it has silvery bits, is that the mildew" asks though nobody wrote its mark
+  const asks = here.asking || clause.some((token) => token.breath < here.breath);
+  if (value.kind !== 'finding' || !((asks && wonders(breath)) || (here.asking && wonders(clause) && goesOn(breath)))) return false;
+  if (at.some((i) => isVerdict(tokens[i]!))) return true;
+  const before = tokens.slice(0, at[0]).filter((token) => token.clause === here.clause && token.breath === here.breath);
+  return !asksOpinion(clause) && !isCondition(tokens, at) && !takesForGranted(before);
+}
