@@ -5,8 +5,21 @@ export const BE_OR_HAVE: ReadonlySet<string> = new Set(['is', 'are', 'was', 'wer
 const ARTICLES = new Set(['the', 'my', 'its', 'our', 'their', 'all']);
 const IF = new Set(['if', 'when', 'unless', 'whenever', 'where', 'even']);
 
+const OWNERS = new Set(['i', 'we']);
+const HAVE = new Set(['have', 'had', 'got', 'grow']);
+const OWNED = new Set(['a', 'an', 'the', 'my', 'our', 'some', 'this', 'these', 'in', 'on', 'at', 'here', 'two', 'three', 'many']);
+const THINK = new Set(['think', 'thought', 'believe', 'know', 'suppose', 'sure', 'say', 'see', 'that', 'what', 'if', 'how', 'all']);
+
+/** "My name is not important | I have on my balcony …"; what "I do not think I have a fungus" says is denied. */
+const tellsOfOwn = (tokens: readonly Token[], negator: number, i: number): boolean =>
+  OWNERS.has(tokens[i]!.word) &&
+  HAVE.has(tokens[i + 1]?.word ?? '') &&
+  OWNED.has(tokens[i + 2]?.word ?? '') &&
+  !tokens.slice(negator + 1, i).some(({ word }) => THINK.has(word));
+
 /** Where a new statement begins without a comma: "no frost | the buds are black", "if I do not water | the leaves hang". */
 export function statementBegins(tokens: readonly Token[], negator: number, i: number): boolean {
+  if (i > negator + 1 && tellsOfOwn(tokens, negator, i)) return true;
   if (i === negator + 1 || !ARTICLES.has(tokens[i]!.word)) return false;
   if (tokens[negator]!.word !== 'not')
     return [2, 3].some((n) => BE_OR_HAVE.has(tokens[i + n]?.word ?? '') && tokens[i + n]!.clause === tokens[i]!.clause);
