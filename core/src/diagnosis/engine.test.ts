@@ -163,6 +163,25 @@ describe('overturning', () => {
       expect(model.causes[p.indexOf(Math.max(...p))]).toBe(cause);
     }
   });
+  it('is no mere tipping of a near tie', () => {
+    const nudged = {
+      ...smallEdition,
+      causes: smallEdition.causes.map((cause) =>
+        cause.id === 'beetle'
+          ? { ...cause, rates: [...cause.rates, { finding: 'frost', answers: { yes: 'seldom' as const }, mark: 'memory' as const }] }
+          : cause,
+      ),
+    };
+    const near = modelForSituation(nudged, { plant: smallEdition.plants[1]!, month: 5, climate: null, hemisphere: 'N', setting: 'table' });
+    const tied = Float64Array.from(near.causes, (id) => (id === 'mildew' ? 0.5001 : id === 'beetle' ? 0.4999 : 0));
+    const { table } = near.findings[near.findingIndex.get('frost')!]!;
+    const [mildew, beetle] = ['mildew', 'beetle'].map((id) => chanceOf(table, 0, near.causes.indexOf(id)));
+    expect(beetle).toBeGreaterThan(mildew!);
+    expect(beetle).toBeLessThan(2 * mildew!);
+    const found = overturnings(near, tied, new Set(['coating', 'test']), 'in-hand').map(({ finding }) => finding);
+    expect(found).toContain('holes');
+    expect(found).not.toContain('frost');
+  });
   it('sees reports that cannot all be true', () => {
     expect(contradictions([reading('holes', 'some'), reading('holes', 'none')])).toEqual(['holes']);
     expect(contradictions([reading('coating', 'white'), reading('coating', 'not:white')])).toEqual(['coating']);

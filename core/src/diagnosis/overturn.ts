@@ -17,6 +17,9 @@ const SHOWN = 3;
 /** No single look puts a cause first that is less likely than this. */
 const NEGLIGIBLE = 1e-3;
 
+/** What is not this much likelier under the new leader than under the old overturns nothing: it tips a near tie. */
+const TELLING = 2;
+
 /** The likeliest single observations that would take the lead from the first cause; empty when no single one can. */
 export function overturnings(model: DiagnosticModel, standing: Float64Array, answered: ReadonlySet<string>, channel: Channel): Overturning[] {
   const live = Int32Array.from(standing.keys()).filter((c) => standing[c]! > NEGLIGIBLE);
@@ -33,16 +36,17 @@ export function overturnings(model: DiagnosticModel, standing: Float64Array, ans
       const noise = (1 - r) * (finding.background[a] ?? 0);
       const row = a * speakers.length;
       let chance = 0;
+      const rate = (c: number) => r * (placeOf[c]! < 0 ? silent[a]! : own[row + placeOf[c]!]!) + noise;
       let best = 0;
       let most = -1;
       for (const c of live) {
-        const place = placeOf[c]!;
-        const w = standing[c]! * (r * (place < 0 ? silent[a]! : own[row + place]!) + noise);
+        const w = standing[c]! * rate(c);
         chance += w;
         if (w > most) [best, most] = [c, w];
       }
       const cause = model.causes[best] ?? UNLISTED;
-      if (best !== leader && cause !== UNLISTED && chance > (likeliest?.chance ?? -1)) likeliest = { finding: finding.id, answer, cause, chance };
+      const overturns = best !== leader && cause !== UNLISTED && rate(best) >= TELLING * rate(leader);
+      if (overturns && chance > (likeliest?.chance ?? -1)) likeliest = { finding: finding.id, answer, cause, chance };
     }
     if (likeliest) found.push(likeliest);
   }

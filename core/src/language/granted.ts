@@ -85,6 +85,7 @@ export function deniesKnowing(tokens: readonly Token[], at: number): boolean {
   return behind?.breath === tokens[at]!.breath && SURE.has(behind.word);
 }
 
+const SIGN = new Set('sign signs trace traces longer idea good'.split(' '));
 const OTHERS = new Set('other others rest ones half some'.split(' '));
 /** "Slugs not that I noticed", "sticky not at all". */
 const STILL_DENIES = new Set('that as at to so really yet any no not'.split(' '));
@@ -105,5 +106,6 @@ export function deniesElsewhere(tokens: readonly Token[], at: readonly number[],
   if (!isHere(tokens[before]!) && tokens.some((token) => isHere(token) && OTHERS.has(token.word))) return true; // "some have spots, others do not"
   const rest = tokens.slice(last + 1).filter(isHere);
   if (rest.length === 0 || STILL_DENIES.has(rest[0]!.word)) return false;
+  if (tokens[last]!.word === 'no') return !SIGN.has(rest[0]!.word); // "it smells and has no hole"
   return rest.length > LAST_WORDS || tokens[before]!.breath !== breath;
 }

@@ -7,9 +7,11 @@ const Preview = styled.p`
   min-height: 22px;
   font-size: 14.5px;
   color: ${({ theme }) => theme.deepSoft};
-  white-space: nowrap;
+  line-height: 1.3;
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
   overflow: hidden;
-  text-overflow: ellipsis;
   b {
     color: ${({ theme }) => theme.deepInk};
     font-weight: 600;
