@@ -30,7 +30,7 @@ export const canShow = (finding: Pick<Finding, 'only'>, plant: Plant | null): bo
 const UNKNOWN_HOST_SHARE = [1, 0.25, 0.35, 0.1, 0.08] as const;
 
 /** A cause at home on this many families takes others too, now and then. Elicited. */
-const FAMILIES_OF_A_GENERALIST = 5;
+const FAMILIES_OF_A_GENERALIST = 9;
 const STRAY = 0.05;
 
 const generalists = new WeakMap<Edition, ReadonlySet<string>>();
