@@ -1,12 +1,14 @@
-import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { styled } from 'styled-components';
+import type { Channel } from '@sounding/core/edition/findings.ts';
 import type { Inspection, InspectionPlace } from '@sounding/core/edition/inspections.ts';
 import { addDays } from '@sounding/core/season/calendar.ts';
 import { useDesk } from '../../app/routes.tsx';
 import { sayDay } from '../../app/dates.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { Button, Key, Notice, TextField } from '../../ui/controls.tsx';
+import { useKeys } from '../../ui/useKeys.ts';
 import { CHANNEL_WORDS } from '../case/words.ts';
 import { MARK_WORDS } from '../library/parts.tsx';
 import { useCaseQueryText } from './BenchTabs.tsx';
@@ -124,9 +126,10 @@ export function InspectionCards({ inspection, atHand }: { inspection: Inspection
   const card = useRef<HTMLElement>(null);
   const [at, setAt] = useState(0);
   const [picked, setPicked] = useState<number | null>(null);
-  const [channel, setChannel] = useState(channelOf(atHand?.question.setting ?? 'phone'));
+  const [chosen, setChannel] = useState<Channel | null>(null);
   const [againOn, setAgainOn] = useState('');
   useEffect(() => card.current?.focus(), []);
+  const channel = chosen ?? channelOf(atHand?.question.setting ?? 'phone');
   const { steps, results } = inspection;
   const step = steps[at] ?? steps[0];
   const result = picked === null ? undefined : results[picked];
@@ -142,7 +145,7 @@ export function InspectionCards({ inspection, atHand }: { inspection: Inspection
     for (const write of writesOf(found, atHand.view, atHand.question, () => crypto.randomUUID())) atHand.write(write);
     void navigate(backToCase(atHand));
   };
-  const onKey = useEffectEvent((event: KeyboardEvent) => {
+  useKeys((event) => {
     const inField = event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement;
     if (inField || event.ctrlKey || event.metaKey || event.altKey) return;
     if (event.key === 'ArrowRight') setAt(Math.min(at + 1, steps.length - 1));
@@ -151,11 +154,6 @@ export function InspectionCards({ inspection, atHand }: { inspection: Inspection
     else return;
     event.preventDefault();
   });
-  // the keys act wherever the focus is: a button that was pressed may be gone
-  useEffect(() => {
-    document.addEventListener('keydown', onKey);
-    return () => document.removeEventListener('keydown', onKey);
-  }, []);
   return (
     <div>
       <h1>{inspection.name}</h1>

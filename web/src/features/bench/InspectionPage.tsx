@@ -70,6 +70,8 @@ function Fetching({ error }: { error: unknown }) {
 /** The tests of the trade: read out step by step, their results taken into the case. */
 export function InspectionPage() {
   const { id } = useParams();
+  // by the question the address names, so that what was picked stays when the case itself comes in later
+  const query = useCaseQueryText();
   const atHand = useCaseAtHand();
   const { edition, waiting } = useLibrary();
   const { data: tests, error } = useInspectionsQuery();
@@ -81,7 +83,7 @@ export function InspectionPage() {
       <Tests edition={edition} tests={tests} atHand={atHand} open={inspection?.id ?? ''} />
       <Work>
         {inspection ? (
-          <InspectionCards key={`${inspection.id} ${atHand?.question.id ?? ''}`} inspection={inspection} atHand={atHand} />
+          <InspectionCards key={inspection.id + query} inspection={inspection} atHand={atHand} />
         ) : (
           <Notice $tone="danger" role="alert">
             There is no test “{id}”; choose one on the left.

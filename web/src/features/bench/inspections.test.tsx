@@ -1,6 +1,7 @@
 import { describe, expect, it, jest } from '@jest/globals';
 import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
 import type { Inspection } from '@sounding/core/edition/inspections.ts';
 import { aCase, aQuestion, renderAtDesk } from '../../testing.tsx';
 import { applyWrite } from '../../store/writes.ts';
@@ -71,6 +72,21 @@ describe('the cards of a test', () => {
     await userEvent.keyboard('{Enter}');
     expect(write.mock.calls.map(([body]) => body.kind)).toEqual(['statement', 'question', 'case']);
     expect(screen.getByLabelText('address').textContent).toBe('/case/c1?q=q1');
+  });
+  it('keep what was picked when the case comes in after it', async () => {
+    const Late = () => {
+      const [late, setLate] = useState<CaseAtHand | null>(null);
+      return (
+        <>
+          <button onClick={() => setLate(atHand(() => undefined))}>here is the case</button>
+          <InspectionCards inspection={scratch} atHand={late} />
+        </>
+      );
+    };
+    renderAtDesk(<Late />, { at: '/bench/tests/scratch', path: '/bench/*' });
+    await userEvent.keyboard('2');
+    await userEvent.click(screen.getByText('here is the case'));
+    expect(screen.getByLabelText<HTMLInputElement>(/look again on/).value).toBe('2026-06-28');
   });
   it('say what they mean without a case, with the days to look again and the caution', async () => {
     renderAtDesk(<InspectionCards inspection={scratch} atHand={null} />);

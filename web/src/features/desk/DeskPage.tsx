@@ -8,6 +8,7 @@ import { problemText, useCasesQuery, usePrefetchEdition } from '../../store/api.
 import { useAppSelector } from '../../store/store.ts';
 import { begunCase } from '../../store/writes.ts';
 import { Button, Key, Notice } from '../../ui/controls.tsx';
+import { useKeys } from '../../ui/useKeys.ts';
 import { NewCall } from './NewCall.tsx';
 import { usePickUp } from './usePickUp.ts';
 
@@ -116,21 +117,17 @@ export function DeskPage() {
   const { data: answered } = useCasesQuery({ status: 'answered' });
   const pickUp = usePickUp();
   const [calling, setCalling] = useState(false);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement || event.ctrlKey || event.altKey || event.metaKey)
-        return;
-      if (event.target instanceof HTMLElement && event.target.closest('[role="group"], [role="spinbutton"]')) return;
-      const chosen = /^[1-9]$/.test(event.key) ? waiting?.cases[Number(event.key) - 1] : undefined;
-      if (chosen) pickUp(chosen);
-      if (event.key === 'n') {
-        event.preventDefault();
-        setCalling(true);
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [waiting, pickUp]);
+  useKeys((event) => {
+    if (event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement || event.ctrlKey || event.altKey || event.metaKey)
+      return;
+    if (event.target instanceof HTMLElement && event.target.closest('[role="group"], [role="spinbutton"]')) return;
+    const chosen = /^[1-9]$/.test(event.key) ? waiting?.cases[Number(event.key) - 1] : undefined;
+    if (chosen) pickUp(chosen);
+    if (event.key === 'n') {
+      event.preventDefault();
+      setCalling(true);
+    }
+  });
   const unsaved = useUnsavedCalls();
   const stillOpen = [...unsaved.filter(({ id }) => !open?.cases.some((c) => c.id === id)), ...(open?.cases ?? [])];
   const followUps = due(answered?.cases ?? []);
