@@ -72,9 +72,6 @@ export function deniesNothing(tokens: readonly Token[], at: number, deniedBy: nu
   return deniedUntil(rest) || neverSuch(rest) || isAmiss(tokens, at) || asksAssent(tokens, at);
 }
 
-/** Words behind a denial that comes last: "insects I could not find", "webs not there". */
-const LAST_WORDS = 1;
-const GOES_ON = new Set('not no never'.split(' '));
 const HOW_SURE = new Set('so too really quite entirely totally completely absolutely very at whatsoever'.split(' '));
 const SURE = new Set('sure certain convinced positive'.split(' '));
 
@@ -85,6 +82,9 @@ export function deniesKnowing(tokens: readonly Token[], at: number): boolean {
   return behind?.breath === tokens[at]!.breath && SURE.has(behind.word);
 }
 
+/** Words behind a denial that comes last: "insects I could not find", "webs not there". */
+const LAST_WORDS = 1;
+const GOES_ON = new Set('not no never'.split(' '));
 const SIGN = new Set('sign signs trace traces longer idea good'.split(' '));
 const OTHERS = new Set('other others rest ones half some'.split(' '));
 /** "Slugs not that I noticed", "sticky not at all". */

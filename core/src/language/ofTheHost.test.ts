@@ -21,7 +21,11 @@ const reading = (finding: string, answer: string, more: Partial<UnderstoodReadin
 });
 const kept = (one: UnderstoodReading, host: Plant | null, named: Plant[] = [], of: Edition = edition) =>
   ofTheHost(
-    { ...NOTHING, readings: [one], plants: named.map((plant) => ({ plant, at: [0], nearby: false, owned: false, earlier: false, distance: 0 })) },
+    {
+      ...NOTHING,
+      readings: [one],
+      plants: named.map((plant) => ({ plant, at: [0], nearby: false, owned: false, earlier: false, habit: false, distance: 0 })),
+    },
     host,
     of,
   ).readings.length === 1;

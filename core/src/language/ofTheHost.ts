@@ -1,6 +1,7 @@
 import { canShow, hostWeight } from '../edition/hosts.ts';
 import type { Edition } from '../edition/edition.ts';
 import type { Plant } from '../edition/plants.ts';
+import { closest, withoutHabit } from './plants.ts';
 import type { UnderstoodReading } from './taking.ts';
 import type { Understanding } from './understanding.ts';
 
@@ -19,8 +20,10 @@ function isShown({ findings, causes }: Edition, { finding: id, answer }: Underst
  * What was read, without what the plant of the call cannot show ("inside brown" of a chard is no fruit) and without what only another one is spared
  * ("the beans beside it are fine"). Words that lose their reading are kept as not understood.
  */
-export function ofTheHost(read: Understanding, host: Plant | null, edition: Edition): Understanding {
-  if (!host) return read;
+export function ofTheHost(heard: Understanding, host: Plant | null, edition: Edition): Understanding {
+  if (!host) return heard;
+  const plants = withoutHabit(heard.plants, host);
+  const read = plants.length === heard.plants.length ? heard : { ...heard, plants, host: closest(plants) };
   const isOfHost = (reading: UnderstoodReading): boolean =>
     (read.plants.length > 0 || isShown(edition, reading, host)) && (!reading.sparing || mayBe(reading.sparing, host));
   const lost = read.readings.filter((reading) => !isOfHost(reading));

@@ -23,7 +23,7 @@ export interface NamedWords {
 }
 
 /** What tells when: "it wilted | just as the fruit were ripening" is said of no fruit. */
-const TELLING_WHEN = wordsOf('when while after before');
+const TIME_WORDS = wordsOf('when while after before');
 const JUST = wordsOf('just right soon exactly');
 
 const EACH_OTHER = wordsOf('another other');
@@ -32,7 +32,7 @@ const tellsWhen = (tokens: readonly Token[], i: number): boolean => {
   if (tokens[i]!.word === 'as') return JUST.has(tokens[i - 1]?.word ?? '');
   // "one branch after the other", "branch after branch"
   const isRound = tokens.slice(i + 1, i + 3).some(({ word }) => EACH_OTHER.has(word)) || tokens[i - 1]?.word === tokens[i + 1]?.word;
-  return TELLING_WHEN.has(tokens[i]!.word) && !isRound;
+  return TIME_WORDS.has(tokens[i]!.word) && !isRound;
 };
 
 /** For each word the number of its stretch: a clause, or a breath of one from where it tells when. */

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { Edition } from '../edition/edition.ts';
 import type { Plant } from '../edition/plants.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
-import { closest, PlantNames, withoutHostWords } from './plants.ts';
+import { closest, PlantNames, withoutHabit, withoutHostWords } from './plants.ts';
 import { tokenise } from './tokens.ts';
 
 const plant = (id: string, name: string, latin: string, also: string[], more: Partial<Plant> = {}): Plant => ({
@@ -121,4 +121,24 @@ describe('a plant’s own name', () => {
     expect(stems('my peace lily has holes')).toEqual(['my', '', 'lily', 'has', 'holes']));
   it('nor does its last word before "tree" or "leaves"', () => expect(stems('oak leaves')).toEqual(['', 'leaves']));
   it('does when it grows next door', () => expect(stems('a peace lily next door')).toEqual(['a', 'peace', 'lily', 'next', 'door']));
+});
+
+describe('a bare "vine"', () => {
+  const grape = plant('grapevine', 'Grapevine', 'Vitis vinifera', ['vine']);
+  const melon = plant('melon', 'Melon', 'Cucumis melo', [], { groups: ['cucurbit'] });
+  const oak = plant('oak', 'Oak', 'Quercus robur', []);
+  const names = new PlantNames({ ...smallEdition, plants: [grape, melon, oak] }, () => false);
+  const named = (text: string) => names.find(tokenise(text, {})).map((mention) => mention.plant.id);
+  it('is how another plant grows that trails', () => expect(named('my melons did well, then all the vines wilted')).toEqual(['melon']));
+  it('is a plant of its own beside one that does not, and where it is owned', () => {
+    expect(named('the vine is white')).toEqual(['grapevine']);
+    expect(named('the oak is fine, the vine is white')).toEqual(['oak', 'grapevine']);
+    expect(named('the melon is fine, my vine is white')).toEqual(['melon', 'grapevine']);
+  });
+  it('is no other plant where the host is known to trail', () => {
+    const mentions = names.find(tokenise('the vines wilted', {}));
+    expect(withoutHabit(mentions, melon)).toEqual([]);
+    expect(withoutHabit(mentions, oak)).toEqual(mentions);
+    expect(withoutHabit(mentions, grape)).toEqual(mentions);
+  });
 });

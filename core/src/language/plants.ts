@@ -12,9 +12,20 @@ export interface PlantMention {
   owned: boolean;
   /** True where an earlier call was about it: "I rang last year about my tomatoes". */
   earlier: boolean;
+  /** True for a bare "vine": it may be the way another plant grows. */
+  habit: boolean;
   /** Letters that had to be changed to read the name. */
   distance: number;
 }
+
+const VINE = /^vines?$/;
+const TRAILING_GROUPS = ['cucurbit', 'climber'];
+const TRAILING_GENERA = new Set(['Solanum', 'Ipomoea', 'Dioscorea', 'Phaseolus', 'Pisum', 'Vigna']);
+const trails = ({ groups, genus }: Plant): boolean => TRAILING_GENERA.has(genus) || TRAILING_GROUPS.some((group) => groups.includes(group));
+
+/** Mentions of plants without what is only how the host grows: "my melons did well, then all the vines wilted". */
+export const withoutHabit = (mentions: readonly PlantMention[], host: Plant | null): PlantMention[] =>
+  mentions.filter(({ habit, plant }) => !habit || !host || plant === host || !trails(host));
 
 /** One way of naming a plant, as stems. */
 interface NameEntry {
@@ -224,6 +235,7 @@ export class PlantNames {
         nearby: this.isNearby(tokens, at),
         owned: PlantNames.isOwned(tokens, at[0]!),
         earlier: PlantNames.isOfEarlierCall(tokens, at[0]!),
+        habit: at.length === 1 && VINE.test(tokens[at[0]!]!.word) && !PlantNames.isOwned(tokens, at[0]!),
         distance: d,
       });
     };
@@ -248,9 +260,10 @@ export class PlantNames {
       const near = this.near(token);
       if (near) take(near.plant, [index], near.distance);
     });
+    const grower = mentions.find(({ plant, habit, nearby }) => !habit && !nearby && trails(plant))?.plant ?? null;
     return PlantNames.guests(
       tokens,
-      mentions.sort((a, b) => a.at[0]! - b.at[0]!),
+      withoutHabit(mentions, grower).sort((a, b) => a.at[0]! - b.at[0]!),
     );
   }
 
