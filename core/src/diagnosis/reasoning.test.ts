@@ -101,7 +101,11 @@ describe('sounding line', () => {
     expect(marks.map((m) => m.taken)).toEqual([0, 1, 2]);
     expect(marks[0]!.bits).toBeCloseTo(entropyBits(posterior(model, [])), 12);
     expect(marks[1]!.bits).toBeCloseTo(entropyBits(posterior(model, [eaten])), 12);
-    expect(marks[1]!.raised?.cause).toBe('beetle');
+    const standing = posterior(model, [eaten]);
+    expect(marks[0]!.moved).toBeNull();
+    expect(marks[1]!.moved?.cause).toBe('beetle');
+    expect(marks[1]!.moved?.to).toBeCloseTo(standing[model.causes.indexOf('beetle')]!, 12);
+    expect(marks[1]!.moved?.by).toBeCloseTo(standing[model.causes.indexOf('beetle')]! - posterior(model, [])[model.causes.indexOf('beetle')]!, 12);
   });
 });
 

@@ -10,19 +10,27 @@ export interface SoundingMark {
   bits: number;
   leader: string;
   leaderProbability: number;
-  /** The cause this reading raised most, and by how much (probability). */
-  raised: { cause: string; by: number } | null;
-  lowered: { cause: string; by: number } | null;
+  /** The cause this reading moved most, up or down, and where it stood then; null when it moved none by half a point. */
+  moved: Moved | null;
 }
 
-function change(model: DiagnosticModel, before: Float64Array, after: Float64Array, sign: 1 | -1): { cause: string; by: number } | null {
-  let best = -1;
-  let by = 0.005; // less than half a point is not worth a word
+/** A cause whose probability a reading changed: by how much (signed), and to what. */
+export interface Moved {
+  cause: string;
+  by: number;
+  to: number;
+}
+
+/** Less than half a point is not worth a word. */
+const WORTH_A_WORD = 0.005;
+
+function mostMoved(model: DiagnosticModel, before: Float64Array, after: Float64Array): Moved | null {
+  let most: Moved | null = null;
   for (let c = 0; c < after.length; c++) {
-    const d = sign * ((after[c] ?? 0) - (before[c] ?? 0));
-    if (d > by) [best, by] = [c, d];
+    const by = (after[c] ?? 0) - (before[c] ?? 0);
+    if (Math.abs(by) > Math.abs(most?.by ?? WORTH_A_WORD)) most = { cause: model.causes[c] ?? '', by, to: after[c] ?? 0 };
   }
-  return best < 0 ? null : { cause: model.causes[best] ?? '', by };
+  return most;
 }
 
 /** The trail of marks from the surface down, one for each reading in the order they were taken. */
@@ -45,8 +53,7 @@ export function soundingLine(model: DiagnosticModel, readings: readonly Reading[
       bits: entropyBits(now),
       leader: model.causes[leader] ?? '',
       leaderProbability: now[leader] ?? 0,
-      raised: taken === 0 ? null : change(model, before, now, 1),
-      lowered: taken === 0 ? null : change(model, before, now, -1),
+      moved: taken === 0 ? null : mostMoved(model, before, now),
     });
     before = now;
   }

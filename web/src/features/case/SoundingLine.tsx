@@ -114,15 +114,12 @@ const TOP = 22;
 const FOOT = 26;
 const LABEL_GAP = 37;
 
-/** What a reading changed: the cause it moved most, and how. */
-function Change({ mark, name }: { mark: SoundingMark; name: (cause: string) => string }) {
-  const { raised, lowered } = mark;
-  if (!raised && !lowered) return <span>changed little</span>;
-  const moved = raised ?? lowered!;
+/** What a reading changed: the cause it moved most, and to where. */
+function Change({ moved, name }: { moved: SoundingMark['moved']; name: (cause: string) => string }) {
+  if (!moved) return <span>changed little</span>;
   return (
     <span>
-      <i>{name(moved.cause)}</i>
-      {raised ? ` up to ${percent(mark.leader === raised.cause ? mark.leaderProbability : raised.by)} %` : ' down'}
+      <i>{name(moved.cause)}</i> {moved.by > 0 ? 'up' : 'down'} to {percent(moved.to)} %
     </span>
   );
 }
@@ -227,7 +224,7 @@ export const SoundingLine = memo(function SoundingLine({ marks, readings, editio
               onClick={() => onStep(mark.taken)}
             >
               <b>{reading ? readingText(edition, reading.finding, reading.answer) : 'Before any reading'}</b>
-              {reading ? <Change mark={mark} name={name} /> : <span>about {Math.round(2 ** mark.bits)} possibilities</span>}
+              {reading ? <Change moved={mark.moved} name={name} /> : <span>about {Math.round(2 ** mark.bits)} possibilities</span>}
             </Step>
           );
         })}
