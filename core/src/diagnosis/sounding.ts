@@ -10,7 +10,7 @@ export interface SoundingMark {
   bits: number;
   leader: string;
   leaderProbability: number;
-  /** The cause this reading moved most, up or down, and where it stood then; null when it moved none by half a point. */
+  /** The cause this reading moved most, up or down, and where it stood then; null when it moved none by a point. */
   moved: Moved | null;
 }
 
@@ -21,8 +21,8 @@ export interface Moved {
   to: number;
 }
 
-/** Less than half a point is not worth a word. */
-const WORTH_A_WORD = 0.005;
+/** Less than a point is not worth a word. */
+const WORTH_A_WORD = 0.01;
 
 function mostMoved(model: DiagnosticModel, before: Float64Array, after: Float64Array): Moved | null {
   let most: Moved | null = null;

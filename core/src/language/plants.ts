@@ -1,6 +1,7 @@
 import { distance } from 'fastest-levenshtein';
 import type { Edition } from '../edition/edition.ts';
 import type { Plant } from '../edition/plants.ts';
+import { isPersonsName } from './people.ts';
 import { tokenise, type Token } from './tokens.ts';
 
 export interface PlantMention {
@@ -223,6 +224,26 @@ export class PlantNames {
     });
   }
 
+  /** Every name of a plant whose words stand in the talk, overlapping ones too. */
+  private spokenIn(tokens: readonly Token[]): { entry: NameEntry; at: number[] }[] {
+    return tokens.flatMap((token, start) =>
+      (this.byFirstStem.get(token.stem) ?? [])
+        .filter(({ parts }) =>
+          parts.every(({ stem, exact, word }, i) => {
+            const here = tokens[start + i];
+            if (here === undefined || here.stem !== stem || isVerbOf(here.word, word)) return false;
+            return exact === null || here.word === exact || PlantNames.isOneOf(tokens, start + i);
+          }),
+        )
+        .map((entry) => ({ entry, at: entry.parts.map((_, i) => start + i) })),
+    );
+  }
+
+  /** Words that would name a plant if they were not somebody's name. */
+  people(tokens: readonly Token[]): ReadonlySet<number> {
+    return new Set(this.spokenIn(tokens).flatMap(({ at }) => (isPersonsName(tokens, at) ? at : [])));
+  }
+
   /** Mentions in the order they are spoken, longest names first where they overlap. */
   find(tokens: readonly Token[]): PlantMention[] {
     const taken = new Set<number>();
@@ -239,17 +260,7 @@ export class PlantNames {
         distance: d,
       });
     };
-    const spoken = tokens.flatMap((token, start) =>
-      (this.byFirstStem.get(token.stem) ?? [])
-        .filter(({ parts }) =>
-          parts.every(({ stem, exact, word }, i) => {
-            const here = tokens[start + i];
-            if (here === undefined || here.stem !== stem || isVerbOf(here.word, word)) return false;
-            return exact === null || here.word === exact || PlantNames.isOneOf(tokens, start + i);
-          }),
-        )
-        .map((entry) => ({ entry, at: entry.parts.map((_, i) => start + i) })),
-    );
+    const spoken = this.spokenIn(tokens).filter(({ at }) => !isPersonsName(tokens, at));
     spoken.sort((a, b) => b.at.length - a.at.length || a.entry.order - b.entry.order || a.at[0]! - b.at[0]!);
     // "melon vine" is no grapevine
     const ends = new Set(spoken.filter(({ entry }) => !entry.plant.generic).map(({ at }) => at.at(-1)!));
@@ -257,7 +268,7 @@ export class PlantNames {
     for (const { entry, at } of spoken) if (!at.some((i) => taken.has(i)) && !isItsKind(at)) take(entry.plant, at, 0);
     tokens.forEach((token, index) => {
       if (taken.has(index)) return;
-      const near = this.near(token);
+      const near = isPersonsName(tokens, [index]) ? null : this.near(token);
       if (near) take(near.plant, [index], near.distance);
     });
     const grower = mentions.find(({ plant, habit, nearby }) => !habit && !nearby && trails(plant))?.plant ?? null;

@@ -47,6 +47,8 @@ interface Spoken extends Scopes {
   plants: readonly PlantMention[];
   plantAt: ReadonlyMap<number, Plant>;
   named: ReadonlySet<number>;
+  /** Words that are somebody's name. */
+  people: ReadonlySet<number>;
   supposed: readonly boolean[];
 }
 
@@ -100,8 +102,9 @@ export class Reader {
       care: care.questions,
       maybeCare: { mentioned: care.mentioned, unplaced: care.unplaced, trouble: tellsTrouble(tokens) },
       onlyCare: false,
+      tells: false,
       measurements: measurementsIn(text, host),
-      notUnderstood: vocabulary.leftOver(tokens, taking.covered),
+      notUnderstood: vocabulary.leftOver(tokens, new Set([...taking.covered, ...spoken.people])),
       wording: this.wordingOf(spoken, told, taking.aside),
     };
   }
@@ -109,23 +112,25 @@ export class Reader {
   private spokenIn(text: string): Spoken {
     const { vocabulary, organs, plantNames } = this.tools;
     // a slip of the pen put right for a phrase must not make a plant of it, nor a plant's name a phrase: "peace lily" is no peach
-    const plants = plantNames.find(vocabulary.asWritten(text));
+    const written = vocabulary.asWritten(text);
+    const plants = plantNames.find(written);
+    const people = plantNames.people(written);
     const plantAt: ReadonlyMap<number, Plant> = new Map(plants.flatMap(({ plant, at }) => at.map((i) => [i, plant] as const)));
-    const named: ReadonlySet<number> = new Set(plantAt.keys());
+    const named: ReadonlySet<number> = new Set([...plantAt.keys(), ...people]);
     const tokens = organs.resolvePronouns(vocabulary.mended(text, named));
     const scopes = scopesOf(tokens, this.edition.lexicon);
-    return { tokens, plants, plantAt, named, ...scopes, supposed: supposedIn(tokens, scopes.negatedBy) };
+    return { tokens, plants, plantAt, named, people, ...scopes, supposed: supposedIn(tokens, scopes.negatedBy) };
   }
 
   /**
    * Phrases met in the talk that say more than a plant's own name: "cottonwood" is no wool, and who has a black locust claims no locusts. Two plants in
    * one phrase say something: clover in the lawn.
    */
-  private matchesIn({ tokens, plants, named }: Spoken, before: readonly Token[]): Match[] {
+  private matchesIn({ tokens, plants, named, people }: Spoken, before: readonly Token[]): Match[] {
     const { vocabulary, organs } = this.tools;
     const ownNames = plants.filter(({ nearby }) => !nearby).map(({ at }) => new Set<number>(at));
     const isOwnName = ({ at }: Match) => ownNames.some((name) => at.every((i) => name.has(i)));
-    const said = withNamesMeant(tokens, plants);
+    const said = withNamesMeant(tokens, plants).map((token, i) => (people.has(i) ? { ...token, word: '', stem: '' } : token));
     const within = vocabulary.book.matches(said, named, before).filter((match) => match.value.kind === 'care' || !isOwnName(match));
     return [...within, ...toldBehind(vocabulary.book, said, within, (token) => organs.isPart(token))];
   }
@@ -160,9 +165,8 @@ export class Reader {
     const telling = new Set([...spokenOf, ...told.filter(({ value }) => value.kind !== 'care' && !circumstantial(value))].flatMap(({ at }) => at));
     const smallTalk = smallTalkIn(tokens, (token, i) => telling.has(i) || organs.isPart(token));
     const isLeftOut = (token: Token, i: number) => smallTalk[i] || named.has(i) || aside.has(i) || negatedBy[i] !== -1 || supposed[i];
-    return tokens
-      .filter((token, i) => !isLeftOut(token, i) && !vocabulary.isSmall(token) && !vocabulary.isRemedy(token))
-      .map(({ word }) => word)
-      .join(' ');
+    const kept = tokens.filter((token, i) => !isLeftOut(token, i) && !vocabulary.isSmall(token) && !vocabulary.isRemedy(token));
+    // "asdf qwer" is no way of putting anything
+    return kept.some((token) => vocabulary.isKnown(token)) ? kept.map(({ word }) => word).join(' ') : '';
   }
 }

@@ -34,4 +34,5 @@ describe('the wording of a call', () => {
     expect(wording('My husband drives a lorry. The leaf has holes.')).toContain('holes');
   });
   it('keeps what is told in the same breath', () => expect(wording('my husband found jelly and holes')).toContain('jelly'));
+  it('is empty where no word of it is known', () => expect(wording('asdf qwer')).toEqual(['']));
 });

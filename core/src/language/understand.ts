@@ -137,10 +137,12 @@ export class Understander {
     const host = known ?? togetherOf(parts).host;
     const whole = togetherOf(parts.map((part) => ofTheHost(part, host, this.edition)));
     const troubled = this.troubleRead(whole);
+    const care = this.careAskedIn(whole, troubled);
     const seen = whole.readings.length > 0 || whole.claims.length > 0;
     return {
       ...whole,
-      care: this.careAskedIn(whole, troubled),
+      care,
+      tells: whole.claims.length + care.length > 0 || whole.readings.some(({ finding }) => this.findings.get(finding)!.kind !== 'site'),
       onlyCare: whole.care.some(({ topic }) => !seen || !ON_SEEING.has(topic)) && !troubled && !whole.maybeCare.trouble,
       measurements: words.flatMap((utterance) => measurementsIn(typeof utterance === 'string' ? utterance : utterance.say, whole.host ?? known)),
     };

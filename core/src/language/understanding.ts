@@ -18,6 +18,8 @@ export interface Understanding {
   maybeCare: { mentioned: CareQuestion[]; unplaced: CareQuestion[]; trouble: boolean };
   /** True where care is asked for and no word tells of trouble: then nothing is to be found out. */
   onlyCare: boolean;
+  /** True where more is told or asked than where a plant stands and what is near it. */
+  tells: boolean;
   /** Lengths that were said; one the plant cannot have carries the question to put at once. */
   measurements: Measurement[];
   notUnderstood: string[];
@@ -34,6 +36,7 @@ export const NOTHING: Understanding = {
   care: [],
   maybeCare: { mentioned: [], unplaced: [], trouble: false },
   onlyCare: false,
+  tells: false,
   measurements: [],
   notUnderstood: [],
   wording: '',
@@ -60,6 +63,7 @@ export function togetherOf(parts: readonly Understanding[]): Understanding {
       trouble: parts.some(({ maybeCare }) => maybeCare.trouble),
     },
     onlyCare: false,
+    tells: parts.some(({ tells }) => tells),
     measurements: all((part) => part.measurements),
     notUnderstood: all((part) => part.notUnderstood),
     wording: all((part) => (part.wording === '' ? [] : [part.wording])).join(' '),

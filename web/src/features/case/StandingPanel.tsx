@@ -7,6 +7,7 @@ import { likelihoodWord, readingText } from '@sounding/core/consult/words.ts';
 import { asItSpeaks, evidenceWord } from '@sounding/core/diagnosis/evidence.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { UNLISTED } from '@sounding/core/edition/causes.ts';
+import { WORDING } from '@sounding/core/edition/findings.ts';
 import { AsideLink } from './AsideLink.tsx';
 import { DecisionPanel } from './DecisionPanel.tsx';
 import { KindMark } from './KindMark.tsx';
@@ -176,9 +177,9 @@ interface Props {
 /** The causes as they stand, what speaks for and against the one looked at, and what to do about it. */
 export const StandingPanel = memo(function StandingPanel({ standing, edition, taken, backAt, hostName, planHref }: Props) {
   const [chosenId, setChosenId] = useState<string | null>(null);
-  const begun = taken.length > 0;
   const unlisted = standing.candidates.find((c) => c.cause === UNLISTED);
-  // nothing leads yet: the unlisted is only likelier than each of the many that are listed
+  // the unlisted leads nothing as long as it is only likelier than each of the many that are listed
+  const begun = taken.some(({ finding }) => finding !== WORDING) || (taken.length > 0 && standing.candidates[0] !== unlisted);
   const shown = standing.candidates.filter((c) => begun || c !== unlisted).slice(0, SHOWN);
   const rows = unlisted && !shown.includes(unlisted) ? [...shown, unlisted] : shown;
   const chosen = rows.find((c) => c.cause === chosenId) ?? (begun ? rows[0] : undefined);

@@ -1,11 +1,22 @@
 import { describe, expect, it } from '@jest/globals';
+import type { Finding } from '@sounding/core/edition/findings.ts';
 import type { Plant } from '@sounding/core/edition/plants.ts';
 import { Understander } from '@sounding/core/language/understand.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 import { turnOf } from './anotherPlant.ts';
 
-const understander = new Understander(smallEdition);
+/** Where a plant stands is a finding here, too. */
+const where: Finding = {
+  ...smallEdition.findings[2]!,
+  id: 'beside',
+  kind: 'site',
+  answers: [
+    { id: 'oak', say: 'oaks', words: ['oak'], background: 0.1 },
+    { id: 'none', say: 'none', words: [], background: 0.9 },
+  ],
+};
+const understander = new Understander({ ...smallEdition, findings: [...smallEdition.findings, where] });
 const plant = (id: string): Plant => smallEdition.plants.find((one) => one.id === id)!;
 /** Reads with the bean on the table, and counts how often it has to. */
 function ear() {
@@ -28,6 +39,8 @@ describe('a line turns to another plant', () => {
     ['my oak has holes in the leaves', 'my oak has holes in the leaves'],
     ['holes in the leaves', null],
     ['my bean has holes in the leaves, the oak is fine', null],
+    ['my bean has holes in the leaves and we have an oak', null],
+    ['we have an oak in the garden', null],
   ])('"%s" at %p', async (said, words) => expect(await wordsOf(said)).toBe(words));
   it('and is found in a long letter without reading it at every comma', async () => {
     const long = ear();

@@ -2,8 +2,6 @@ import type { Plant } from '@sounding/core/edition/plants.ts';
 import { joints } from '@sounding/core/language/joints.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 
-const tells = ({ readings, claims, care }: Heard): boolean => readings.length + claims.length + care.length > 0;
-
 /**
  * The plant that words are about when it is another than the one on the table; null while they may belong to it.
  * Two plants named at once are compared, and an answer is about what was asked.
@@ -11,7 +9,7 @@ const tells = ({ readings, claims, care }: Heard): boolean => readings.length + 
 export function anotherPlant(host: Plant | null, heard: Heard): Plant | null {
   const { asked, host: named, plants } = heard;
   if (!host || host.generic || asked !== null || !named || named.generic || named.id === host.id) return null;
-  return tells(heard) && plants.every(({ plant }) => plant.id === named.id) ? named : null;
+  return heard.tells && plants.every(({ plant }) => plant.id === named.id) ? named : null;
 }
 
 /** Where in a line the words about another plant begin, 0 for the whole of it, and the plant that any before them are about. */
@@ -37,7 +35,7 @@ async function whereItTurns(said: string, here: Plant, other: Plant, listen: (pa
     else unnamed = middle;
   }
   const at = places[unnamed - 1];
-  const isTurn = at !== undefined && tells(await before(at)) && anotherPlant(here, await listen(said.slice(at)))?.id === other.id;
+  const isTurn = at !== undefined && (await before(at)).tells && anotherPlant(here, await listen(said.slice(at)))?.id === other.id;
   return isTurn ? at : null;
 }
 
