@@ -1,6 +1,6 @@
 import type { Plant } from '../edition/plants.ts';
 import type { NamedWords } from './organs.ts';
-import { withoutHostWords, type PlantMention } from './plants.ts';
+import { withoutHostWords, type PlantMention } from './mentions.ts';
 import { wordsOf, type Token } from './tokens.ts';
 
 /** What the plural of such a name stands for in a phrase: "guavas full of holes" is said of fruit. */

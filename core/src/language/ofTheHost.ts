@@ -1,7 +1,7 @@
 import { canShow, hostWeight } from '../edition/hosts.ts';
 import type { Edition } from '../edition/edition.ts';
 import type { Plant } from '../edition/plants.ts';
-import { closest, withoutHabit } from './plants.ts';
+import { closest, withoutHabit } from './mentions.ts';
 import type { UnderstoodReading } from './taking.ts';
 import type { Understanding } from './understanding.ts';
 

@@ -2,7 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import type { Edition } from '../edition/edition.ts';
 import type { Plant } from '../edition/plants.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
-import { closest, PlantNames, withoutHabit, withoutHostWords } from './plants.ts';
+import { closest, withoutHabit, withoutHostWords } from './mentions.ts';
+import { PlantNames } from './plants.ts';
 import { tokenise } from './tokens.ts';
 
 const plant = (id: string, name: string, latin: string, also: string[], more: Partial<Plant> = {}): Plant => ({

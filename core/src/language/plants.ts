@@ -1,32 +1,10 @@
 import { distance } from 'fastest-levenshtein';
 import type { Edition } from '../edition/edition.ts';
 import type { Plant } from '../edition/plants.ts';
+import { AFTER_HOST, closest, trails, withoutHabit, type PlantMention } from './mentions.ts';
+import { isNearby, isOfEarlierCall, isOwned, OWNING, withGuests } from './nearness.ts';
 import { isPersonsName } from './people.ts';
 import { tokenise, type Token } from './tokens.ts';
-
-export interface PlantMention {
-  plant: Plant;
-  at: number[];
-  /** True when the plant is not the one the call is about: a neighbour's, a likeness ("a lump like a cauliflower"), or what grows on it. */
-  nearby: boolean;
-  /** True for "my pear", "our old pear". */
-  owned: boolean;
-  /** True where an earlier call was about it: "I rang last year about my tomatoes". */
-  earlier: boolean;
-  /** True for a bare "vine": it may be the way another plant grows. */
-  habit: boolean;
-  /** Letters that had to be changed to read the name. */
-  distance: number;
-}
-
-const VINE = /^vines?$/;
-const TRAILING_GROUPS = ['cucurbit', 'climber'];
-const TRAILING_GENERA = new Set(['Solanum', 'Ipomoea', 'Dioscorea', 'Phaseolus', 'Pisum', 'Vigna']);
-const trails = ({ groups, genus }: Plant): boolean => TRAILING_GENERA.has(genus) || TRAILING_GROUPS.some((group) => groups.includes(group));
-
-/** Mentions of plants without what is only how the host grows: "my melons did well, then all the vines wilted". */
-export const withoutHabit = (mentions: readonly PlantMention[], host: Plant | null): PlantMention[] =>
-  mentions.filter(({ habit, plant }) => !habit || !host || plant === host || !trails(host));
 
 /** One way of naming a plant, as stems. */
 interface NameEntry {
@@ -42,30 +20,8 @@ export function namesOfPlant(plant: Plant): string[] {
   return plant.generic ? names : [plant.id.replace(/-/g, ' '), plant.latin, ...names];
 }
 
-/** Tokens before and after a name in which a word makes it a neighbour's. */
-const REACH_BEFORE = 2;
-const REACH_AFTER = 3;
-/** Tokens before a name in which a word of likeness makes it only a picture. */
-const REACH_LIKENESS = 3;
 /** "I squashed one" names no squash: a verb's ending that the name does not have. */
 const isVerbOf = (word: string, name: string): boolean => /(ed|ing)$/.test(word) && !/(ed|ing)$/.test(name);
-const UNDER = /^(under|beneath|behind)$/;
-const LEAF = /^(lea(f|ves)|foliage|fronds?|needles?)$/;
-/** "Ivy growing all the way up my oak": words between two names that make the second one the host. */
-const GROWS = /^(grow|climb|twin|wrap|creep)/;
-const ONTO = new Set(['up', 'on', 'onto', 'over', 'in', 'into', 'around', 'round', 'through', 'among']);
-/** Words that may stand between a likeness and its picture. */
-const LINKS = new Set('a an the on in from some of little small tiny miniature big baby my our very old large tall huge mature'.split(' '));
-const ARTICLES = new Set(['the', 'my', 'our', 'a', 'an']);
-const THEIRS = new Set(['his', 'her', 'their']);
-const OWNING = new Set(['my', 'our']);
-const RANG = /^(rang|called|phoned|telephoned|wrote|emailed|mailed|spoke|asked|came|helped|answered)$/;
-const OF_WHAT = /^(about|with|regarding)$/;
-const BEFORE_NOW = /^(last|before|ago|earlier|previously)$/;
-const SAID_OF = /^(is|has|keeps|was|looks)$/;
-const OVERRUN_BY = /\b(?:strangled|smothered|choked|covered|overgrown|swamped|full)(?: up)? (?:by|in|with|of)\b/;
-const OVERRUNS = /^(strangl|smother|chok|cover|overgrow|swamp)/;
-
 /** Letters written twice as once: the "carot" that is a carrot rather than a carob. */
 const single = (stem: string): string => stem.replace(/(.)\1/g, '$1');
 /** Letters by which the form of a name may differ: cherry, "cherrys". */
@@ -76,18 +32,12 @@ const LETTER_EXCHANGED = 0.5;
 /** Shorter words are too near each other to guess a plant from a slip: "limey" is no lime. */
 const LEAST_TO_FORGIVE = 6;
 
-/**
- * The plant a call is about, among those named closely: what is come back to ("beans up the corn, and the corn has boils"), else the caller's own ("a walnut,
- * and my tomatoes wilt"), else the first, else the first "house plant" or the like.
- */
-export function closest(mentions: readonly PlantMention[]): Plant | null {
-  const all = mentions.filter(({ nearby }) => !nearby);
-  const close = all.some(({ earlier }) => !earlier) ? all.filter(({ earlier }) => !earlier) : all;
-  const named = close.filter(({ plant }) => !plant.generic);
-  const timesNamed = (plant: Plant) => mentions.filter((mention) => mention.plant === plant).length;
-  const most = Math.max(1, ...named.map(({ plant }) => timesNamed(plant)));
-  const comesBack = most > 1 ? named.filter(({ plant }) => timesNamed(plant) === most) : named;
-  return (comesBack.find(({ owned }) => owned) ?? comesBack[0] ?? close[0])?.plant ?? null;
+const VINE = /^vines?$/;
+const SAID_OF = /^(is|has|keeps|was|looks)$/;
+
+/** "My orange is sticky": what is owned and does something is the plant, where the bare word is a colour. */
+function isOneOf(tokens: readonly Token[], at: number): boolean {
+  return OWNING.has(tokens[at - 1]?.word ?? '') && SAID_OF.test(tokens[at + 1]?.word ?? '');
 }
 
 /** Reads plant names out of talk, forgiving a slip or two of spelling in longer names. */
@@ -136,94 +86,6 @@ export class PlantNames {
     return best;
   }
 
-  private isNearby(tokens: readonly Token[], at: readonly number[]): boolean {
-    const { nearby, nearbyAfter, goods, noPlant } = this.edition.lexicon;
-    const first = tokens[at[0]!]!;
-    const last = at[at.length - 1]!;
-    const besides = (token: Token | undefined): token is Token =>
-      token !== undefined && token.clause === first.clause && token.breath === first.breath;
-    const ofItsOwn = LEAF.test(tokens[last + 1]?.word ?? ''); // "orange dust under the rose leaves"
-    const placed = (token: Token) => nearby.includes(token.word) && !(ofItsOwn && UNDER.test(token.word));
-    for (let i = at[0]! - 1; i >= at[0]! - REACH_BEFORE; i--) if (besides(tokens[i]) && placed(tokens[i]!)) return true;
-    for (let i = at[0]! - 1; besides(tokens[i]) && (LINKS.has(tokens[i]!.word) || tokens[i]!.word === 'to'); i--) {
-      const before = tokens[i - 1];
-      if (besides(before) && placed(before)) return true; // "next to a big old oak"
-    }
-    if (besides(tokens[at[0]! - 2]) && tokens[at[0]! - 2]!.word === 'not' && ARTICLES.has(tokens[at[0]! - 1]!.word)) return true; // "not the rose, the hosta"
-    if (this.isLikened(tokens, at[0]!) || this.isTheirs(tokens, at[0]!)) return true;
-    // "the poinsettia's coloured leaves" are its own
-    if (besides(tokens[last + 1]) && goods?.includes(tokens[last + 1]!.word) && !/'s$/.test(tokens[last]!.text)) return true;
-    const spokenAt = (words: readonly string[], i: number) => words.every((word, k) => tokens[i + k]?.word === word);
-    const phrases = (noPlant ?? []).map((phrase) => phrase.split(' '));
-    if (phrases.some((words) => words.some((_, k) => spokenAt(words, at[0]! - k)))) return true;
-    for (let i = last + 1; i <= last + REACH_AFTER && besides(tokens[i]); i++)
-      if (nearbyAfter.some((phrase) => phrase.split(' ').every((word, k) => tokens[i + k]?.word === word))) return true;
-    return false;
-  }
-
-  /** "The neighbour sprayed his lawn": of somebody else, who is spoken of before. */
-  private isTheirs(tokens: readonly Token[], at: number): boolean {
-    let i = at - 1;
-    while (LINKS.has(tokens[i]?.word ?? '')) i -= 1;
-    if (!THEIRS.has(tokens[i]?.word ?? '')) return false;
-    return tokens.slice(0, i).some(({ word, clause }) => clause === tokens[at]!.clause && this.edition.lexicon.nearby.includes(word));
-  }
-
-  /** "The size of a pear", "like a little cabbage": a picture of something else. */
-  private isLikened(tokens: readonly Token[], at: number): boolean {
-    const { likened } = this.edition.lexicon;
-    const { clause, breath } = tokens[at]!;
-    for (let i = at - 1; i >= Math.max(0, at - REACH_LIKENESS); i--) {
-      const here = tokens[i]!;
-      if (here.clause !== clause || here.breath !== breath) return false;
-      if (likened.some((phrase) => phrase.split(' ').every((word, k, words) => tokens[i - words.length + 1 + k]?.word === word)))
-        return !/^(would|i|d|id|wed|hed|shed)$/.test(tokens[i - 1]?.word ?? ''); // "I would like a rose" wishes for one
-      if (!LINKS.has(here.word)) return false;
-    }
-    return false;
-  }
-
-  /** Whether a name stands behind "my" or "our", with nothing but small words between, or before a "mine": "my neighbour's roses are fine, mine have spots". */
-  private static isOwned(tokens: readonly Token[], at: number): boolean {
-    const { clause } = tokens[at]!;
-    if (tokens.slice(at + 1).some(({ word }) => word === 'ours')) return true;
-    let i = at - 1;
-    while (tokens[i]?.clause === clause && LINKS.has(tokens[i]!.word) && !OWNING.has(tokens[i]!.word)) i -= 1;
-    return tokens[i]?.clause === clause && OWNING.has(tokens[i]!.word);
-  }
-
-  /** "I rang last year about my tomatoes": what an earlier call was about. */
-  private static isOfEarlierCall(tokens: readonly Token[], at: number): boolean {
-    const here = tokens[at]!;
-    const isHere = ({ clause, breath }: Token) => clause === here.clause && breath === here.breath;
-    const before = tokens.slice(0, at).filter(isHere);
-    const rang = before.findIndex(({ word }) => RANG.test(word));
-    return (
-      rang >= 0 && before.slice(rang).some(({ word }) => OF_WHAT.test(word)) && tokens.some((token) => isHere(token) && BEFORE_NOW.test(token.word))
-    );
-  }
-
-  /** "My orange is sticky": what is owned and does something is the plant, where the bare word is a colour. */
-  private static isOneOf(tokens: readonly Token[], at: number): boolean {
-    return OWNING.has(tokens[at - 1]?.word ?? '') && SAID_OF.test(tokens[at + 1]?.word ?? '');
-  }
-
-  /** Of two plants in one breath, the one that grows over the other is not the one the call is about. */
-  private static guests(tokens: readonly Token[], mentions: readonly PlantMention[]): PlantMention[] {
-    const between = (one: PlantMention, other: PlantMention) => tokens.slice(one.at[one.at.length - 1]! + 1, other.at[0]).map(({ word }) => word);
-    return mentions.map((mention, index) => {
-      const [host, next] = [mentions[index - 1], mentions[index + 1]];
-      // "a big oak covered by ivy"
-      if (host && !host.plant.generic && OVERRUN_BY.test(between(host, mention).join(' '))) return { ...mention, nearby: true };
-      const from = mention.at[mention.at.length - 1]!;
-      if (!next || next.plant.generic || tokens[next.at[0]!]!.clause !== tokens[from]!.clause) return mention;
-      const words = between(mention, next);
-      if (OVERRUN_BY.test(words.join(' '))) return mention;
-      const grows = words.some((word) => GROWS.test(word)) && words.some((word) => ONTO.has(word));
-      return grows || words.some((word) => OVERRUNS.test(word)) ? { ...mention, nearby: true } : mention;
-    });
-  }
-
   /** Every name of a plant whose words stand in the talk, overlapping ones too. */
   private spokenIn(tokens: readonly Token[]): { entry: NameEntry; at: number[] }[] {
     return tokens.flatMap((token, start) =>
@@ -232,7 +94,7 @@ export class PlantNames {
           parts.every(({ stem, exact, word }, i) => {
             const here = tokens[start + i];
             if (here === undefined || here.stem !== stem || isVerbOf(here.word, word)) return false;
-            return exact === null || here.word === exact || PlantNames.isOneOf(tokens, start + i);
+            return exact === null || here.word === exact || isOneOf(tokens, start + i);
           }),
         )
         .map((entry) => ({ entry, at: entry.parts.map((_, i) => start + i) })),
@@ -253,10 +115,10 @@ export class PlantNames {
       mentions.push({
         plant,
         at,
-        nearby: this.isNearby(tokens, at),
-        owned: PlantNames.isOwned(tokens, at[0]!),
-        earlier: PlantNames.isOfEarlierCall(tokens, at[0]!),
-        habit: at.length === 1 && VINE.test(tokens[at[0]!]!.word) && !PlantNames.isOwned(tokens, at[0]!),
+        nearby: isNearby(tokens, at, this.edition.lexicon),
+        owned: isOwned(tokens, at[0]!),
+        earlier: isOfEarlierCall(tokens, at[0]!),
+        habit: at.length === 1 && VINE.test(tokens[at[0]!]!.word) && !isOwned(tokens, at[0]!),
         distance: d,
       });
     };
@@ -272,7 +134,7 @@ export class PlantNames {
       if (near) take(near.plant, [index], near.distance);
     });
     const grower = mentions.find(({ plant, habit, nearby }) => !habit && !nearby && trails(plant))?.plant ?? null;
-    return PlantNames.guests(
+    return withGuests(
       tokens,
       withoutHabit(mentions, grower).sort((a, b) => a.at[0]! - b.at[0]!),
     );
@@ -286,22 +148,4 @@ export class PlantNames {
     // asked for as a name, "orange" and "pink" are plants, though in talk only the plural is; no slip is forgiven there: a karee is no kale
     return closest(spoken(name)) ?? closest(spoken(`${name.trim()}s`).filter(({ distance }) => distance === 0));
   }
-}
-
-/** What follows a plant's name that is not its fruit: "cherry tree", "apple leaves". */
-const AFTER_HOST = new Set(
-  'tree trees bush bushes plant plants leaf leaves foliage hedge vine vines cactus shrub shrubs branch branches trunk'.split(' '),
-);
-
-/**
- * A plant's name that means the plant as a whole says nothing of what is seen, so no phrase may use it: the "sugar" of a sugar maple is no powder,
- * the "coffee" of a coffee bush no colour. Its last word stays where it may be the fruit that is spoken of.
- */
-export function withoutHostWords(tokens: readonly Token[], plants: readonly PlantMention[]): Token[] {
-  const hosts = plants.filter(({ nearby }) => !nearby); // a juniper hedge next door is something seen
-  const ofName = new Set(hosts.flatMap(({ at }) => at.slice(0, -1)));
-  const last = new Set(hosts.flatMap(({ at }) => at.slice(-1)));
-  return tokens.map((token, i) =>
-    ofName.has(i) || (last.has(i) && AFTER_HOST.has(tokens[i + 1]?.word ?? '')) ? { ...token, word: '', stem: '' } : token,
-  );
 }

@@ -2,7 +2,7 @@ import type { Channel } from '../edition/findings.ts';
 import type { Plant } from '../edition/plants.ts';
 import type { CareQuestion } from './careQuestions.ts';
 import type { Measurement } from './measures.ts';
-import type { PlantMention } from './plants.ts';
+import type { PlantMention } from './mentions.ts';
 import type { Measured } from './scales.ts';
 import type { Claim, UnderstoodReading } from './taking.ts';
 
