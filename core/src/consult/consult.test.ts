@@ -104,7 +104,7 @@ describe('words', () => {
     [0.6, 'likely'],
     [0.4, 'perhaps'],
     [0.15, 'possibly'],
-    [0.1499, 'hardly'],
+    [0.1499, 'one of many'],
   ])('%p is "%s"', (p, word) => expect(likelihoodWord(p)).toBe(word));
   it('says readings, denials and what it does not know', () => {
     expect(readingText(smallEdition, 'coating', 'white')).toBe('coating: white');

@@ -1,13 +1,16 @@
 import type { Edition } from '../edition/edition.ts';
 import { WORDING } from '../edition/findings.ts';
 
-/** "usually", "about as likely as not": a probability the way an advisor would say it. */
+/** Below this what stands first is only the likeliest of many. */
+export const POSSIBLE = 0.15;
+
+/** The probability of what stands first, the way an advisor would say it. */
 export function likelihoodWord(probability: number): string {
   if (probability >= 0.95) return 'almost certainly';
   if (probability >= 0.8) return 'very likely';
   if (probability >= 0.6) return 'likely';
   if (probability >= 0.4) return 'perhaps';
-  return probability >= 0.15 ? 'possibly' : 'hardly';
+  return probability >= POSSIBLE ? 'possibly' : 'one of many';
 }
 
 /** Answers that say a thing is not there; of other findings the absent answer is a sound state. */

@@ -164,7 +164,11 @@ export class Reader {
     const { vocabulary, organs } = this.tools;
     const spokenOf = plants.filter(({ nearby }) => !nearby);
     const telling = new Set([...spokenOf, ...told.filter(({ value }) => value.kind !== 'care' && !circumstantial(value))].flatMap(({ at }) => at));
-    const smallTalk = smallTalkIn(tokens, (token, i) => telling.has(i) || organs.isPart(token));
+    const smallTalk = smallTalkIn(
+      tokens,
+      (i) => telling.has(i),
+      (token) => organs.isPart(token),
+    );
     const isLeftOut = (token: Token, i: number) => smallTalk[i] || named.has(i) || aside.has(i) || negatedBy[i] !== -1 || supposed[i];
     const kept = tokens.filter((token, i) => !isLeftOut(token, i) && !vocabulary.isSmall(token) && !vocabulary.isRemedy(token));
     // "asdf qwer" is no way of putting anything

@@ -7,7 +7,11 @@ import { Understander } from './understand.ts';
 /** What is left of a text when small talk is taken out, where leaves and holes tell of the plant. */
 function rest(text: string): string {
   const tokens = tokenise(text, {});
-  const is = smallTalkIn(tokens, ({ word }) => /^(leaves|holes)$/.test(word));
+  const is = smallTalkIn(
+    tokens,
+    (i) => tokens[i]!.word === 'holes',
+    ({ word }) => /^(leaves|twig)$/.test(word),
+  );
   return tokens
     .filter((_, i) => !is[i])
     .map(({ word }) => word)
@@ -19,6 +23,8 @@ describe('small talk', () => {
     ['my wife does the garden, the leaves curl', 'the leaves curl'],
     ['a neighbour gave me your number. It droops.', 'it droops'],
     ['we only moved in lately, it droops', 'it droops'],
+    ['a bag with a twig, it droops', 'it droops'],
+    ['a bag with holes, it droops', 'a bag with holes it droops'],
     ['will it spread? it droops', 'it droops'],
     ['my wife saw holes, thank you', 'my wife saw holes'],
     ['it droops and is limp', 'it droops and is limp'],

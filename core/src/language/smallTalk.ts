@@ -21,15 +21,25 @@ function movedHouse(tokens: readonly Token[], i: number): boolean {
   return tokens[i]!.word === 'moved' && isOfThem && /^(in|here|house)$/.test(tokens[i + 1]?.word ?? '');
 }
 
+/** "A bag with a twig": what was brought, not what it looks like. */
+const isBrought = (tokens: readonly Token[], i: number): boolean =>
+  /^(bag|jar|envelope|parcel)$/.test(tokens[i]!.word) && /^(with|of)$/.test(tokens[i + 1]?.word ?? '');
+
 const breathOf = ({ clause, breath }: Token): string => `${clause}.${breath}`;
 
 /**
  * Words that are of people, the call or the caller, and no way of putting what ails a plant: "my wife said to ring you". A breath is, where it has such a
- * word or asks something, and nothing in it tells of the plant.
- * @param tells true for a word by which something of the plant is told
+ * word or asks something, and nothing in it tells of the plant or names a part of it.
+ * @param tells true at a word by which something of the plant is told
  */
-export function smallTalkIn(tokens: readonly Token[], tells: (token: Token, i: number) => boolean): boolean[] {
-  const personal = new Set(tokens.filter(({ word, asking }, i) => asking || PERSONAL.has(word) || movedHouse(tokens, i)).map(breathOf));
-  const telling = new Set(tokens.filter(tells).map(breathOf));
-  return tokens.map((token) => personal.has(breathOf(token)) && !telling.has(breathOf(token)));
+export function smallTalkIn(tokens: readonly Token[], tells: (i: number) => boolean, isPart: (token: Token) => boolean): boolean[] {
+  const breathsWhere = (is: (token: Token, i: number) => boolean): ReadonlySet<string> => new Set(tokens.filter(is).map(breathOf));
+  const personal = breathsWhere(({ word, asking }, i) => asking || PERSONAL.has(word) || movedHouse(tokens, i));
+  const brought = breathsWhere((_, i) => isBrought(tokens, i));
+  const telling = breathsWhere((_, i) => tells(i));
+  const ofParts = breathsWhere(isPart);
+  return tokens.map((token) => {
+    const breath = breathOf(token);
+    return !telling.has(breath) && (brought.has(breath) || (personal.has(breath) && !ofParts.has(breath)));
+  });
 }

@@ -8,7 +8,7 @@ import { WORDING } from '../edition/findings.ts';
 import type { CareAnswer, CareDate } from '../consult/careAnswers.ts';
 import type { Standing } from '../consult/consult.ts';
 import { ASK_OPENLY } from '../consult/openly.ts';
-import { likelihoodWord, readingText } from '../consult/words.ts';
+import { likelihoodWord, POSSIBLE, readingText } from '../consult/words.ts';
 import type { Overturning } from '../diagnosis/overturn.ts';
 import type { Reading } from '../edition/reading.ts';
 import { isWorkable, type WindowStanding } from '../season/windows.ts';
@@ -292,7 +292,11 @@ export function composeReply(input: ReplyInput): string {
     const chance = `about ${Math.min(99, Math.round(leader.probability * 100))} in 100`;
     // before anything wrong was told a name would be a guess of the season's
     const untold = standing.openly === 'what' && !standing.decision.firm;
-    lines.push(`${thanks} ${untold ? 'We cannot say yet what it is.' : `It is ${likelihoodWord(leader.probability)} ${name}: ${chance}.`}`);
+    const likely =
+      leader.probability >= POSSIBLE
+        ? `It is ${likelihoodWord(leader.probability)} ${name}: ${chance}.`
+        : `It could be many things, likeliest so far ${name}: ${chance}.`;
+    lines.push(`${thanks} ${untold ? 'We cannot say yet what it is.' : likely}`);
     lines.push(...(standing.decision.firm ? advised(input, cause) : unsure(input)));
   }
   if (input.care && !input.care.only && input.care.answers.length > 0) lines.push('You also asked', '', ...careLines(input));

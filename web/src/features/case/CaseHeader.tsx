@@ -83,7 +83,7 @@ export const CaseHeader = memo(function CaseHeader({ view, question, edition, se
         value={question.setting}
         onChange={(event) => onChange({ setting: event.target.value === 'table' ? 'table' : 'phone' })}
       >
-        <option value="phone">on the telephone</option>
+        <option value="phone">{view.channel === 'email' ? 'in writing' : 'on the telephone'}</option>
         <option value="table">plant on the table</option>
       </Select>
       <Tabs role="group" aria-label="Questions of this call">
