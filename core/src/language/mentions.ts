@@ -13,6 +13,8 @@ export interface PlantMention {
   earlier: boolean;
   /** True for a bare "vine": it may be the way another plant grows. */
   habit: boolean;
+  /** True for what may be a shade: "olive brown spots", "lemon yellow leaves". */
+  shade: boolean;
   /** Letters that had to be changed to read the name. */
   distance: number;
 }
@@ -21,9 +23,9 @@ const TRAILING_GROUPS = ['cucurbit', 'climber'];
 const TRAILING_GENERA = new Set(['Solanum', 'Ipomoea', 'Dioscorea', 'Phaseolus', 'Pisum', 'Vigna']);
 export const trails = ({ groups, genus }: Plant): boolean => TRAILING_GENERA.has(genus) || TRAILING_GROUPS.some((group) => groups.includes(group));
 
-/** Mentions of plants without what is only how the host grows: "my melons did well, then all the vines wilted". */
-export const withoutHabit = (mentions: readonly PlantMention[], host: Plant | null): PlantMention[] =>
-  mentions.filter(({ habit, plant }) => !habit || !host || plant === host || !trails(host));
+/** Mentions without what is only how the host grows ("my melons did well, then all the vines wilted") or a shade of what is seen on it. */
+export const meantBeside = (mentions: readonly PlantMention[], host: Plant | null): PlantMention[] =>
+  mentions.filter(({ habit, shade, plant }) => !host || plant === host || !(shade || (habit && trails(host))));
 
 /**
  * The plant a call is about, among those named closely: what is come back to ("beans up the corn, and the corn has boils"), else the caller's own ("a walnut,

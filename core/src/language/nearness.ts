@@ -94,6 +94,42 @@ export function isNearby(tokens: readonly Token[], at: readonly number[], lexico
   );
 }
 
+/** Plants that name a shade, with what it is said of. */
+const SHADES: Record<string, ReadonlySet<string>> = {
+  apple: wordsOf('green'),
+  banana: wordsOf('yellow'),
+  beetroot: wordsOf('red purple'),
+  cherry: wordsOf('red'),
+  chestnut: wordsOf('brown red'),
+  coffee: wordsOf('brown'),
+  fern: wordsOf('green'),
+  hazel: wordsOf('brown'),
+  hazelnut: wordsOf('brown'),
+  lavender: wordsOf('blue purple'),
+  lemon: wordsOf('yellow'),
+  lilac: wordsOf('purple pink blue'),
+  lime: wordsOf('green yellow'),
+  mint: wordsOf('green'),
+  olive: wordsOf('green brown black grey spots spot patches blotches velvet'),
+  pea: wordsOf('green'),
+  peach: wordsOf('pink orange'),
+  plum: wordsOf('purple red'),
+  primrose: wordsOf('yellow'),
+  raspberry: wordsOf('red pink'),
+  rose: wordsOf('pink'),
+  sage: wordsOf('green grey'),
+  strawberry: wordsOf('red pink'),
+  tomato: wordsOf('red'),
+  walnut: wordsOf('brown black'),
+};
+
+/** "Lemon yellow": a plant's name that may be a shade. */
+export function isShade(tokens: readonly Token[], at: readonly number[]): boolean {
+  const last = tokens[at.at(-1)!]!;
+  const next = tokens[at.at(-1)! + 1];
+  return at.length === 1 && isBreathOf(next, last) && (SHADES[last.word]?.has(next.word) ?? false);
+}
+
 /** Whether a name stands behind "my" or "our", with nothing but small words between, or before a "mine": "my neighbour's roses are fine, mine have spots". */
 export function isOwned(tokens: readonly Token[], at: number): boolean {
   const { clause } = tokens[at]!;

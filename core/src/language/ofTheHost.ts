@@ -1,7 +1,7 @@
 import { canShow, hostWeight } from '../edition/hosts.ts';
 import type { Edition } from '../edition/edition.ts';
 import type { Plant } from '../edition/plants.ts';
-import { closest, withoutHabit } from './mentions.ts';
+import { closest, meantBeside } from './mentions.ts';
 import type { UnderstoodReading } from './taking.ts';
 import type { Understanding } from './understanding.ts';
 
@@ -22,7 +22,7 @@ function isShown({ findings, causes }: Edition, { finding: id, answer }: Underst
  */
 export function ofTheHost(heard: Understanding, host: Plant | null, edition: Edition): Understanding {
   if (!host) return heard;
-  const plants = withoutHabit(heard.plants, host);
+  const plants = meantBeside(heard.plants, host);
   const read = plants.length === heard.plants.length ? heard : { ...heard, plants, host: closest(plants) };
   const isOfHost = (reading: UnderstoodReading): boolean =>
     (read.plants.length > 0 || isShown(edition, reading, host)) && (!reading.sparing || mayBe(reading.sparing, host));

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { Edition } from '../edition/edition.ts';
 import type { Plant } from '../edition/plants.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
-import { closest, withoutHabit, withoutHostWords } from './mentions.ts';
+import { closest, meantBeside, withoutHostWords } from './mentions.ts';
 import { PlantNames } from './plants.ts';
 import { tokenise } from './tokens.ts';
 
@@ -138,8 +138,18 @@ describe('a bare "vine"', () => {
   });
   it('is no other plant where the host is known to trail', () => {
     const mentions = names.find(tokenise('the vines wilted', {}));
-    expect(withoutHabit(mentions, melon)).toEqual([]);
-    expect(withoutHabit(mentions, oak)).toEqual(mentions);
-    expect(withoutHabit(mentions, grape)).toEqual(mentions);
+    expect(meantBeside(mentions, melon)).toEqual([]);
+    expect(meantBeside(mentions, oak)).toEqual(mentions);
+    expect(meantBeside(mentions, grape)).toEqual(mentions);
   });
+});
+
+describe('a plant that names a shade', () => {
+  const plants = [plant('rose', 'Rose', 'Rosa canina', []), plant('oak', 'Oak', 'Quercus robur', [])];
+  const names = new PlantNames({ ...smallEdition, plants }, () => false);
+  it.each([
+    ['rose pink blotches on the oak', ['oak']],
+    ['rose pink blotches', ['rose']],
+    ['a rose and an oak with pink blotches', ['rose', 'oak']],
+  ])('"%s" names %p', (said, named) => expect(names.find(tokenise(said, {})).map((mention) => mention.plant.id)).toEqual(named));
 });

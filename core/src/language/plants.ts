@@ -1,8 +1,8 @@
 import { distance } from 'fastest-levenshtein';
 import type { Edition } from '../edition/edition.ts';
 import type { Plant } from '../edition/plants.ts';
-import { AFTER_HOST, closest, trails, withoutHabit, type PlantMention } from './mentions.ts';
-import { isNearby, isOfEarlierCall, isOwned, OWNING, withGuests } from './nearness.ts';
+import { AFTER_HOST, closest, meantBeside, trails, type PlantMention } from './mentions.ts';
+import { isNearby, isOfEarlierCall, isOwned, isShade, OWNING, withGuests } from './nearness.ts';
 import { isPersonsName } from './people.ts';
 import { tokenise, type Token } from './tokens.ts';
 
@@ -119,6 +119,7 @@ export class PlantNames {
         owned: isOwned(tokens, at[0]!),
         earlier: isOfEarlierCall(tokens, at[0]!),
         habit: at.length === 1 && VINE.test(tokens[at[0]!]!.word) && !isOwned(tokens, at[0]!),
+        shade: isShade(tokens, at),
         distance: d,
       });
     };
@@ -133,10 +134,11 @@ export class PlantNames {
       const near = isPersonsName(tokens, [index]) ? null : this.near(token);
       if (near) take(near.plant, [index], near.distance);
     });
-    const grower = mentions.find(({ plant, habit, nearby }) => !habit && !nearby && trails(plant))?.plant ?? null;
+    const close = mentions.filter(({ plant, habit, shade, nearby }) => !habit && !shade && !nearby && !plant.generic);
+    const host = close.find(({ plant }) => trails(plant)) ?? close[0];
     return withGuests(
       tokens,
-      withoutHabit(mentions, grower).sort((a, b) => a.at[0]! - b.at[0]!),
+      meantBeside(mentions, host?.plant ?? null).sort((a, b) => a.at[0]! - b.at[0]!),
     );
   }
 
