@@ -4,6 +4,8 @@ import type { Match } from './meaning.ts';
 import { wordsOf, type Token } from './tokens.ts';
 
 const PRONOUNS = new Set(['they', 'them', 'these', 'those']);
+/** "The young ones" are leaves where leaves were spoken of; "red ones" may be anything. */
+const OF_AGE_OR_PLACE = /^(?:young|new|old|fresh)(?:er|est)?$|^(?:lower|lowest|bottom|upper|uppermost|top|inner|outer)$/;
 /** "These are brown" stands for what was named before; "these bright red spikes" names them. */
 const POINTING = new Set(['these', 'those']);
 /** Words back that a "they" looks for what it stands for. */
@@ -92,14 +94,15 @@ export class Organs {
     return tokens.slice(Math.min(...at), Math.max(...at)).some((token) => this.isPart(token));
   }
 
-  /** Lets every "they", and a "these" before a verb, stand for the organ spoken of before it. */
+  /** Lets every "they", a "these" before a verb and "the young ones" stand for the organ spoken of before it. */
   resolvePronouns(tokens: readonly Token[]): Token[] {
     let last = -1;
     return tokens.map((token, index) => {
       if (this.words.has(token.word)) last = index;
       const antecedent = last >= 0 && index - last <= PRONOUN_REACH ? tokens[last] : undefined;
       const names = POINTING.has(token.word) && !this.verbs.has(tokens[index + 1]?.word ?? 'are');
-      return antecedent && PRONOUNS.has(token.word) && !names ? { ...token, standsFor: { word: antecedent.word, stem: antecedent.stem } } : token;
+      const means = PRONOUNS.has(token.word) ? !names : token.word === 'ones' && OF_AGE_OR_PLACE.test(tokens[index - 1]?.word ?? '');
+      return antecedent && means ? { ...token, standsFor: { word: antecedent.word, stem: antecedent.stem } } : token;
     });
   }
 

@@ -5,6 +5,7 @@ import type { Plant } from '../edition/plants.ts';
 import { askingIn, tellsTrouble } from './asking.ts';
 import { Bindings } from './binding.ts';
 import { CareQuestions, type CareHeard, type CarePhrase } from './careQuestions.ts';
+import { takesBack, withoutTakenBack } from './corrections.ts';
 import { deniesElsewhere, deniesKnowing } from './granted.ts';
 import { circumstantial, type Match } from './meaning.ts';
 import { measurementsIn } from './measures.ts';
@@ -87,7 +88,8 @@ export class Reader {
     const opinionOf = channel === 'caller' ? opinionsIn(tokens, all) : () => null;
     for (const match of all) if (opinionOf(match) === 'own') for (const i of match.at) doubted[i] = true;
 
-    const told = all.filter(this.telling(spoken, all, care)).filter((match) => opinionOf(match) !== 'hearsay');
+    const telling = all.filter(this.telling(spoken, all, care)).filter((match) => opinionOf(match) !== 'hearsay');
+    const told = withoutTakenBack(telling, tokens);
     const isPart = (token: Token) => organs.isPart(token);
     const former = formerIn(tokens);
     const { negatorHeads, colours } = this;
@@ -103,6 +105,7 @@ export class Reader {
       care: care.questions,
       maybeCare: { mentioned: care.mentioned, unplaced: care.unplaced, trouble: tellsTrouble(tokens) },
       onlyCare: false,
+      corrects: takesBack(tokens),
       tells: false,
       measurements: measurementsIn(text, host),
       notUnderstood: vocabulary.leftOver(tokens, new Set([...taking.covered, ...spoken.people])),

@@ -14,7 +14,7 @@ import { Reader } from './reader.ts';
 import { Scales } from './scales.ts';
 import { ShortForms } from './shortForms.ts';
 import { withStraightQuotes } from './tokens.ts';
-import { togetherOf, type Understanding } from './understanding.ts';
+import { togetherOf, withCorrections, type Understanding } from './understanding.ts';
 import { Vocabulary } from './vocabulary.ts';
 import { answerIn } from './yesOrNo.ts';
 
@@ -135,7 +135,7 @@ export class Understander {
       this.takenApart(utterance).map((part, i) => this.readPart(part, i > 0 || typeof utterance === 'string')),
     );
     const host = known ?? togetherOf(parts).host;
-    const whole = togetherOf(parts.map((part) => ofTheHost(part, host, this.edition)));
+    const whole = togetherOf(withCorrections(parts.map((part) => ofTheHost(part, host, this.edition))));
     const troubled = this.troubleRead(whole);
     const care = this.careAskedIn(whole, troubled);
     const seen = whole.readings.length > 0 || whole.claims.length > 0;

@@ -18,6 +18,8 @@ export interface Understanding {
   maybeCare: { mentioned: CareQuestion[]; unplaced: CareQuestion[]; trouble: boolean };
   /** True where care is asked for and no word tells of trouble: then nothing is to be found out. */
   onlyCare: boolean;
+  /** True for words that take back what was said of the same finding before: "no wait, it is the top leaves". */
+  corrects: boolean;
   /** True where more is told or asked than where a plant stands and what is near it. */
   tells: boolean;
   /** Lengths that were said; one the plant cannot have carries the question to put at once. */
@@ -36,6 +38,7 @@ export const NOTHING: Understanding = {
   care: [],
   maybeCare: { mentioned: [], unplaced: [], trouble: false },
   onlyCare: false,
+  corrects: false,
   tells: false,
   measurements: [],
   notUnderstood: [],
@@ -46,6 +49,13 @@ export const NOTHING: Understanding = {
 export function onScale(measured: readonly Measured[], readings: readonly UnderstoodReading[], from: string, channel: Channel): UnderstoodReading[] {
   const others = readings.filter(({ finding }) => !measured.some((one) => one.finding === finding));
   return [...measured.map((one) => ({ from, ...one, channel, choices: [] })), ...others];
+}
+
+/** Utterances without the readings that a later one takes back. */
+export function withCorrections(parts: readonly Understanding[]): Understanding[] {
+  const isTakenBack = (finding: string, since: number): boolean =>
+    parts.slice(since + 1).some(({ corrects, readings }) => corrects && readings.some((one) => one.finding === finding));
+  return parts.map((part, at) => ({ ...part, readings: part.readings.filter(({ finding }) => !isTakenBack(finding, at)) }));
 }
 
 /** Several utterances as one; the first plant named closely is the host. */
@@ -63,6 +73,7 @@ export function togetherOf(parts: readonly Understanding[]): Understanding {
       trouble: parts.some(({ maybeCare }) => maybeCare.trouble),
     },
     onlyCare: false,
+    corrects: parts[0]?.corrects ?? false,
     tells: parts.some(({ tells }) => tells),
     measurements: all((part) => part.measurements),
     notUnderstood: all((part) => part.notUnderstood),

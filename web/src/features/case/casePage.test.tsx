@@ -221,6 +221,16 @@ describe('a case', () => {
     await userEvent.keyboard(']');
     await waitFor(() => expect(screen.queryByText(/Standing after/)).toBeNull());
   });
+  it('strikes out what the caller takes back', async () => {
+    const { store } = open(aCase({ questions: [aQuestion({ hostId: 'bean' })] }));
+    await userEvent.type(await entry(), 'white powder and holes{Enter}');
+    await within(said()).findByText(/“white powder and holes”/);
+    await userEvent.type(await entry(), 'no wait, black soot{Enter}');
+    await within(said()).findByText(/“no wait, black soot”/);
+    const readings = store.getState().work.cases['c1']?.questions[0]?.readings ?? [];
+    expect(readings.filter(({ withdrawnAt }) => withdrawnAt !== null)).toMatchObject([{ finding: 'coating', answer: 'white' }]);
+    expect(readings.filter(({ finding, withdrawnAt }) => finding === 'coating' && withdrawnAt === null)).toMatchObject([{ answer: 'black' }]);
+  });
   it('shows what a test found without quotation marks, and does not read it as the caller’s words', async () => {
     const statement = { id: 's1', said: 'White patches come off', asked: 'Rub test', by: 'inspection' as const, saidAt: '2026-06-14T08:00:00Z' };
     open(aCase({ questions: [aQuestion({ hostId: 'bean', statements: [statement] })] }));

@@ -22,6 +22,13 @@ export function statementOf(said: string, heard: Heard): StatementBody {
   return { id: statementId, said, asked: heard.asked, by: 'caller', readings };
 }
 
+/** What a caller takes back of their own: "no wait, it is the top leaves". */
+const takenBack = (readings: readonly ReadingView[], heard: Heard): ReadingView[] =>
+  readings.filter(
+    ({ withdrawnAt, statementId, finding }) =>
+      heard.corrects && withdrawnAt === null && statementId !== null && heard.readings.some((one) => one.finding === finding),
+  );
+
 /**
  * Everything an advisor can set down about one question, each as one write.
  * @param host the plant it is about, as far as it is known: a closer name takes the place of a loose one
@@ -43,11 +50,13 @@ export function useTakeDown(question: QuestionView, host: Plant | null, noted: P
   );
   const words = useCallback(
     (said: string, heard: Heard) => {
+      for (const reading of takenBack(question.readings, heard))
+        write({ kind: 'withdrawal', questionId, readingId: reading.id, body: { withdrawn: true } });
       write({ kind: 'statement', questionId, body: statementOf(said, heard) });
       const named = heard.host ?? (host ? null : noted);
       if (named && (!host || (host.generic && !named.generic))) write({ kind: 'question', questionId, body: { hostId: named.id } });
     },
-    [write, questionId, host, noted],
+    [write, questionId, question.readings, host, noted],
   );
   const withdraw = useCallback(
     (reading: ReadingView, withdrawn: boolean) => write({ kind: 'withdrawal', questionId, readingId: reading.id, body: { withdrawn } }),

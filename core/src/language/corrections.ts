@@ -1,0 +1,37 @@
+import type { Match } from './meaning.ts';
+import type { Token } from './tokens.ts';
+
+/** Words by which what was just said is taken back. */
+const TAKING_BACK = [
+  'no wait',
+  'wait no',
+  'no sorry',
+  'sorry no',
+  'i mean',
+  'i meant',
+  'no actually',
+  'actually no',
+  'or rather',
+  'correction',
+  'scratch that',
+].map((words) => words.split(' '));
+/** "Sorry, I mean": words that may stand before, where a whole utterance takes back what went before it. */
+const MOST_BEFORE = 1;
+
+/** Where something is taken back. */
+const takenBackAt = (tokens: readonly Token[]): number[] =>
+  tokens.flatMap((_, i) => (TAKING_BACK.some((words) => words.every((word, k) => tokens[i + k]?.word === word)) ? [i] : []));
+
+/** True for words that take back what was said before them: "no wait, it is the top leaves". */
+export const takesBack = (tokens: readonly Token[]): boolean => takenBackAt(tokens).some((at) => at <= MOST_BEFORE);
+
+/** What was told, without what was taken back by another word on the same finding: "the lower leaves, I mean the upper ones". */
+export function withoutTakenBack(told: readonly Match[], tokens: readonly Token[]): Match[] {
+  const marks = takenBackAt(tokens);
+  const isFindingOf = (one: Match, other: Match): boolean =>
+    one.value.kind === 'finding' && other.value.kind === 'finding' && one.value.finding === other.value.finding;
+  return told.filter(
+    (match) =>
+      !marks.some((mark) => match.at.every((i) => i < mark) && told.some((later) => isFindingOf(match, later) && later.at.every((i) => i > mark))),
+  );
+}
