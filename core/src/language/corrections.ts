@@ -11,7 +11,6 @@ const TAKING_BACK = [
   'i meant',
   'no actually',
   'actually no',
-  'or rather',
   'correction',
   'scratch that',
 ].map((words) => words.split(' '));

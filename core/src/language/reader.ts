@@ -90,6 +90,7 @@ export class Reader {
 
     const telling = all.filter(this.telling(spoken, all, care)).filter((match) => opinionOf(match) !== 'hearsay');
     const told = withoutTakenBack(telling, tokens);
+    const takenBack = telling.filter((match) => !told.includes(match));
     const isPart = (token: Token) => organs.isPart(token);
     const former = formerIn(tokens);
     const { negatorHeads, colours } = this;
@@ -109,7 +110,7 @@ export class Reader {
       tells: false,
       measurements: measurementsIn(text, host),
       notUnderstood: vocabulary.leftOver(tokens, new Set([...taking.covered, ...spoken.people])),
-      wording: this.wordingOf(spoken, told, taking.aside),
+      wording: this.wordingOf(spoken, told, new Set([...taking.aside, ...takenBack.flatMap(({ at }) => at)])),
     };
   }
 
