@@ -27,10 +27,11 @@ export const takesBack = (tokens: readonly Token[]): boolean => takenBackAt(toke
 /** What was told, without what was taken back by another word on the same finding: "the lower leaves, I mean the upper ones". */
 export function withoutTakenBack(told: readonly Match[], tokens: readonly Token[]): Match[] {
   const marks = takenBackAt(tokens);
-  const isFindingOf = (one: Match, other: Match): boolean =>
-    one.value.kind === 'finding' && other.value.kind === 'finding' && one.value.finding === other.value.finding;
+  /** Another answer to the same question; that something or other is amiss takes no answer back. */
+  const answersAnew = (one: Match, { value }: Match): boolean =>
+    one.value.kind === 'finding' && value.kind === 'finding' && one.value.finding === value.finding && !value.answer.startsWith('not:');
   return told.filter(
     (match) =>
-      !marks.some((mark) => match.at.every((i) => i < mark) && told.some((later) => isFindingOf(match, later) && later.at.every((i) => i > mark))),
+      !marks.some((mark) => match.at.every((i) => i < mark) && told.some((later) => answersAnew(match, later) && later.at.every((i) => i > mark))),
   );
 }
