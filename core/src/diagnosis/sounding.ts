@@ -8,8 +8,6 @@ export interface SoundingMark {
   taken: number;
   /** Uncertainty left, in bits. */
   bits: number;
-  leader: string;
-  leaderProbability: number;
   /** The cause this reading moved most, up or down, and where it stood then; null when it moved none by a point. */
   moved: Moved | null;
 }
@@ -46,13 +44,9 @@ export function soundingLine(model: DiagnosticModel, readings: readonly Reading[
       for (const term of termsOf(model, same)) terms.set(reading.finding, term);
     }
     const now = reading ? posteriorOf(model, [...terms.values()]) : before;
-    let leader = 0;
-    for (let c = 1; c < now.length; c++) if ((now[c] ?? 0) > (now[leader] ?? 0)) leader = c;
     marks.push({
       taken,
       bits: entropyBits(now),
-      leader: model.causes[leader] ?? '',
-      leaderProbability: now[leader] ?? 0,
       moved: taken === 0 ? null : mostMoved(model, before, now),
     });
     before = now;

@@ -1,6 +1,6 @@
 import type { Lexicon } from '../edition/lexicon.ts';
 import type { PlantMention } from './mentions.ts';
-import { wordsOf, type Token } from './tokens.ts';
+import { sameBreath, wordsOf, type Token } from './tokens.ts';
 
 /** Tokens before and after a name in which a word makes it a neighbour's. */
 const REACH_BEFORE = 2;
@@ -44,17 +44,14 @@ function isLikened(tokens: readonly Token[], at: number, { likened }: Lexicon): 
   return false;
 }
 
-/** True for a token in the same breath as another. */
-const isBreathOf = (token: Token | undefined, { clause, breath }: Token): token is Token => token?.clause === clause && token.breath === breath;
-
 /** "Next to a big old oak": a place is named before it; "under the rose leaves" is a place on the rose itself. */
 function standsBy(tokens: readonly Token[], first: number, last: number, { nearby }: Lexicon): boolean {
   const ofItsOwn = LEAF.test(tokens[last + 1]?.word ?? '');
   const isPlace = (token: Token | undefined) =>
-    isBreathOf(token, tokens[first]!) && nearby.includes(token.word) && !(ofItsOwn && UNDER.test(token.word));
+    sameBreath(token, tokens[first]!) && nearby.includes(token.word) && !(ofItsOwn && UNDER.test(token.word));
   for (let i = first - 1; i >= first - REACH_BEFORE; i--) if (isPlace(tokens[i])) return true;
   let i = first - 1;
-  while (isBreathOf(tokens[i], tokens[first]!) && (LINKS.has(tokens[i]!.word) || tokens[i]!.word === 'to')) {
+  while (sameBreath(tokens[i], tokens[first]!) && (LINKS.has(tokens[i]!.word) || tokens[i]!.word === 'to')) {
     i -= 1;
     if (isPlace(tokens[i])) return true;
   }
@@ -63,7 +60,7 @@ function standsBy(tokens: readonly Token[], first: number, last: number, { nearb
 
 /** "The rose next door". */
 function isPlacedAfter(tokens: readonly Token[], last: number, { nearbyAfter }: Lexicon): boolean {
-  for (let i = last + 1; i <= last + REACH_AFTER && isBreathOf(tokens[i], tokens[last]!); i++)
+  for (let i = last + 1; i <= last + REACH_AFTER && sameBreath(tokens[i], tokens[last]!); i++)
     if (nearbyAfter.some((phrase) => spokenAt(tokens, phrase, i))) return true;
   return false;
 }
@@ -73,13 +70,13 @@ const spokenAt = (tokens: readonly Token[], phrase: string, i: number): boolean 
 /** "Tomato feed", "olive green": a thing or a saying; "the poinsettia's coloured leaves" are its own. */
 function isNoPlant(tokens: readonly Token[], first: number, last: number, { goods, noPlant }: Lexicon): boolean {
   const next = tokens[last + 1];
-  if (isBreathOf(next, tokens[first]!) && goods?.includes(next.word) && !/'s$/.test(tokens[last]!.text)) return true;
+  if (sameBreath(next, tokens[first]!) && goods?.includes(next.word) && !/'s$/.test(tokens[last]!.text)) return true;
   return (noPlant ?? []).some((phrase) => phrase.split(' ').some((_, k) => spokenAt(tokens, phrase, first - k)));
 }
 
 /** "Not the rose, the hosta". */
 const isSetAside = (tokens: readonly Token[], first: number): boolean =>
-  isBreathOf(tokens[first - 2], tokens[first]!) && tokens[first - 2]!.word === 'not' && ARTICLES.has(tokens[first - 1]!.word);
+  sameBreath(tokens[first - 2], tokens[first]!) && tokens[first - 2]!.word === 'not' && ARTICLES.has(tokens[first - 1]!.word);
 
 /** True where the words at these indexes name a plant that is not the one the call is about: a neighbour's, a likeness, a thing made of it. */
 export function isNearby(tokens: readonly Token[], at: readonly number[], lexicon: Lexicon): boolean {
@@ -108,9 +105,9 @@ const SHADES: Record<string, ReadonlySet<string>> = {
   lavender: wordsOf('blue purple'),
   lemon: wordsOf('yellow'),
   lilac: wordsOf('purple pink blue'),
-  lime: wordsOf('green yellow'),
+  lime: wordsOf('yellow'),
   mint: wordsOf('green'),
-  olive: wordsOf('green brown black grey spots spot patches blotches velvet'),
+  olive: wordsOf('brown black grey spots spot patches blotches velvet'),
   pea: wordsOf('green'),
   peach: wordsOf('pink orange'),
   plum: wordsOf('purple red'),
@@ -127,7 +124,7 @@ const SHADES: Record<string, ReadonlySet<string>> = {
 export function isShade(tokens: readonly Token[], at: readonly number[]): boolean {
   const last = tokens[at.at(-1)!]!;
   const next = tokens[at.at(-1)! + 1];
-  return at.length === 1 && isBreathOf(next, last) && (SHADES[last.word]?.has(next.word) ?? false);
+  return at.length === 1 && sameBreath(next, last) && (SHADES[last.word]?.has(next.word) ?? false);
 }
 
 /** Whether a name stands behind "my" or "our", with nothing but small words between, or before a "mine": "my neighbour's roses are fine, mine have spots". */

@@ -1,6 +1,6 @@
 import type { Match, Meaning } from './meaning.ts';
 import type { PhraseBook } from './phrases.ts';
-import type { Token } from './tokens.ts';
+import { sameBreath, type Token } from './tokens.ts';
 
 /** Words of the next breath or sentence in which it may still be told of what kind a thing is. */
 const REACH = 8;
@@ -17,8 +17,6 @@ const tellsKind = (there: Meaning, { value }: Match): boolean =>
   value.answer !== there.finding.absent;
 
 const NONE_PASSED: ReadonlySet<number> = new Set();
-
-const sameBreath = (a: Token, b: Token): boolean => a.clause === b.clause && a.breath === b.breath;
 
 /** Indexes of the words behind the breath of a phrase, up to the next part of the plant. */
 function behind(tokens: readonly Token[], last: number, isPart: (token: Token) => boolean): number[] {

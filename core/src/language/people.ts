@@ -1,4 +1,4 @@
-import { wordsOf, type Token } from './tokens.ts';
+import { sameBreath, wordsOf, type Token } from './tokens.ts';
 
 const TITLES = wordsOf('mr mrs ms miss dr uncle aunt auntie dear');
 /** "They miss roses" names nobody. */
@@ -25,9 +25,7 @@ export function isPersonsName(tokens: readonly Token[], at: readonly number[]): 
   const name = before === 'name' ? first - 1 : before === 'is' && earlier === 'name' ? first - 2 : null;
   if (name !== null) return OWNERS.has(word(name - 1));
   if (!isOne(word(last))) return false;
-  const isFamilyName =
-    TITLES.has(earlier) && tokens[first - 2]!.breath === tokens[first]!.breath && tokens[first - 2]!.clause === tokens[first]!.clause;
-  if (isFamilyName) return true; // "Mrs Heather Plum"
+  if (TITLES.has(earlier) && sameBreath(tokens[first - 2], tokens[first]!)) return true; // "Mrs Heather Plum"
   if (KIN.has(before)) return tokens[first - 1]!.text === before;
   if (SPEAKING.has(word(last + 1)) || SPEAKING.has(word(last + 2))) return first <= 2 || (before === 'is' && /^(this|it|here)$/.test(earlier));
   const greeted = tokens.slice(Math.max(0, first - REACH_OF_SIGN_OFF), first).some((token) => SIGN_OFFS.has(token.word));

@@ -1,5 +1,5 @@
 import { BE_OR_HAVE } from './denialEnds.ts';
-import { wordsOf, type Token } from './tokens.ts';
+import { sameBreath, wordsOf, type Token } from './tokens.ts';
 
 /** Where words that speak of what is not, or not yet, seen on the plant come to what they speak of: the index of that, for words that open so. */
 type Opening = (tokens: readonly Token[], at: number) => number | null;
@@ -71,14 +71,12 @@ const comparedWith: Opening = (tokens, at) => {
   return before.some(({ word }) => COMPARED.has(word)) ? at + 1 : null;
 };
 
-const isBreathOf = (a: Token, b: Token): boolean => a.clause === b.clause && a.breath === b.breath;
-
 const isOwn = (tokens: readonly Token[], i: number): boolean =>
   wordAt(tokens, i) === 'ours' || (wordAt(tokens, i) === 'own' && wordAt(tokens, i - 1) === 'my');
 
 /** True where the caller's own plant is spoken of apart from these words: behind a comma, or behind an "and" that a statement stands before. */
 function standsApart(tokens: readonly Token[], at: number, own: number): boolean {
-  if (!isBreathOf(tokens[at]!, tokens[own]!)) return true;
+  if (!sameBreath(tokens[at], tokens[own]!)) return true;
   const and = tokens.findIndex(({ word }, i) => i > at && i < own && word === 'and');
   return and > 0 && tokens.slice(at, and).some(({ word }) => BE_OR_HAVE.has(word));
 }
@@ -87,7 +85,7 @@ function standsApart(tokens: readonly Token[], at: number, own: number): boolean
 const anothers: Opening = (tokens, at) => {
   if (!FOLK.has(wordAt(tokens, at)) && !(wordAt(tokens, at) === 'next' && wordAt(tokens, at + 1) === 'door')) return null;
   const own = tokens.findIndex((_, i) => isOwn(tokens, i) && standsApart(tokens, at, i));
-  if (own < 0 || tokens.some((token) => isBreathOf(token, tokens[own]!) && LIKEWISE.has(token.word))) return null;
+  if (own < 0 || tokens.some((token) => sameBreath(token, tokens[own]!) && LIKEWISE.has(token.word))) return null;
   return at + 1;
 };
 
@@ -105,7 +103,7 @@ const ownAnimals: Opening = (tokens, at) => {
   const animals = [at + 1, at + 2, at + 3].find((i) => OWN_ANIMALS.has(wordAt(tokens, i)));
   if (animals === undefined) return null;
   const next = tokens[animals + 1];
-  return !next || !isBreathOf(next, tokens[animals]!) || SO_ON.has(next.word) ? at + 1 : null;
+  return !next || !sameBreath(next, tokens[animals]!) || SO_ON.has(next.word) ? at + 1 : null;
 };
 
 const OPENINGS: readonly Opening[] = [sought, conditional, expected, written, comparedWith, anothers, hersSpared, ownAnimals];
@@ -127,7 +125,7 @@ export function supposedIn(tokens: readonly Token[], negatedBy: readonly number[
       const first = from === null ? undefined : tokens[from];
       if (from === null || first === undefined) continue;
       const end = tokens.findIndex(
-        (token, i) => i >= from && (!isBreathOf(token, first) || ENDING.has(token.word) || (i > from && tellsFrom(tokens, i))),
+        (token, i) => i >= from && (!sameBreath(token, first) || ENDING.has(token.word) || (i > from && tellsFrom(tokens, i))),
       );
       const opensStatement = end >= 0 && tellsFrom(tokens, end); // no phrase reaches over a "there are"
       const begins = wordAt(tokens, at - 1) === 'and' && GOING.has(wordAt(tokens, at - 2)) ? at - 2 : at; // "go and look for"
@@ -140,7 +138,7 @@ export function supposedIn(tokens: readonly Token[], negatedBy: readonly number[
 /** True for words that are all supposed, or made one phrase across a comma with others that are. */
 export function liesIn(supposed: readonly boolean[], tokens: readonly Token[], at: readonly number[]): boolean {
   const within = at.filter((i) => supposed[i]);
-  return within.length > 0 && at.every((i) => supposed[i] || within.some((k) => !isBreathOf(tokens[i]!, tokens[k]!)));
+  return within.length > 0 && at.every((i) => supposed[i] || within.some((k) => !sameBreath(tokens[i], tokens[k]!)));
 }
 
 const SEASON = wordsOf('year years summer season spring autumn winter month');
@@ -151,7 +149,7 @@ export function formerIn(tokens: readonly Token[]): boolean[] {
   tokens.forEach(({ word }, at) => {
     const next = wordAt(tokens, at + 1);
     if (!(word === 'last' && SEASON.has(next)) && !(word === 'used' && next === 'to')) return;
-    const joins = (i: number) => !isBreathOf(tokens[i]!, tokens[at]!) || wordAt(tokens, i) === 'and';
+    const joins = (i: number) => !sameBreath(tokens[i], tokens[at]!) || wordAt(tokens, i) === 'and';
     for (let i = at; i >= 0 && !joins(i); i--) former[i] = true;
     for (let i = at; i < tokens.length && !joins(i); i++) former[i] = true;
   });

@@ -30,6 +30,9 @@ const CONTRACTIONS: [RegExp, string][] = [
   [/([\p{L}]+)-like\b/gu, 'like $1'], // "hosta-like leaves" are no hosta's
 ];
 
+/** True for two words of one breath: with no comma and no end of a clause between. */
+export const sameBreath = (a: Token | undefined, b: Token): a is Token => a?.clause === b.clause && a.breath === b.breath;
+
 /** Words that turn the sentence: what was denied or said before them does not reach past. */
 const TURNS = new Set(['but', 'although', 'though', 'however', 'except', 'whereas', 'otherwise', 'because']);
 

@@ -51,12 +51,16 @@ export function onScale(measured: readonly Measured[], readings: readonly Unders
   return [...measured.map((one) => ({ from, ...one, channel, choices: [] })), ...others];
 }
 
+/** Whether what was read takes back what was said of a finding before it; that something or other is amiss takes no answer back. */
+export const takesBackOn = ({ corrects, readings }: Pick<Understanding, 'corrects' | 'readings'>, finding: string): boolean =>
+  corrects && readings.some((one) => one.finding === finding && !one.answer.startsWith('not:'));
+
 /** Utterances without the readings that a later one takes back. */
-export function withCorrections(parts: readonly Understanding[]): Understanding[] {
-  const isTakenBack = (finding: string, since: number): boolean =>
-    parts.slice(since + 1).some(({ corrects, readings }) => corrects && readings.some((one) => one.finding === finding));
-  return parts.map((part, at) => ({ ...part, readings: part.readings.filter(({ finding }) => !isTakenBack(finding, at)) }));
-}
+export const withCorrections = (parts: readonly Understanding[]): Understanding[] =>
+  parts.map((part, at) => ({
+    ...part,
+    readings: part.readings.filter(({ finding }) => !parts.slice(at + 1).some((later) => takesBackOn(later, finding))),
+  }));
 
 /** Several utterances as one; the first plant named closely is the host. */
 export function togetherOf(parts: readonly Understanding[]): Understanding {

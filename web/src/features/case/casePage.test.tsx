@@ -221,15 +221,27 @@ describe('a case', () => {
     await userEvent.keyboard(']');
     await waitFor(() => expect(screen.queryByText(/Standing after/)).toBeNull());
   });
-  it('strikes out what the caller takes back', async () => {
-    const { store } = open(aCase({ questions: [aQuestion({ hostId: 'bean' })] }));
+  it('strikes out what the caller takes back, and nothing that was found by a test', async () => {
+    const found = {
+      finding: 'coating',
+      answer: 'white',
+      channel: 'bench' as const,
+      from: '',
+      statementId: 's0',
+      takenAt: '2026-06-14T08:00:00Z',
+    };
+    const { store } = open(aCase({ questions: [aQuestion({ hostId: 'bean', readings: [{ ...found, id: 'r0', withdrawnAt: null }] })] }));
     await userEvent.type(await entry(), 'white powder and holes{Enter}');
     await within(said()).findByText(/“white powder and holes”/);
     await userEvent.type(await entry(), 'no wait, black soot{Enter}');
     await within(said()).findByText(/“no wait, black soot”/);
     const readings = store.getState().work.cases['c1']?.questions[0]?.readings ?? [];
-    expect(readings.filter(({ withdrawnAt }) => withdrawnAt !== null)).toMatchObject([{ finding: 'coating', answer: 'white' }]);
-    expect(readings.filter(({ finding, withdrawnAt }) => finding === 'coating' && withdrawnAt === null)).toMatchObject([{ answer: 'black' }]);
+    expect(readings.filter(({ withdrawnAt }) => withdrawnAt !== null)).toMatchObject([{ answer: 'white', channel: 'caller' }]);
+    const standing = readings.filter(({ finding, withdrawnAt }) => finding === 'coating' && withdrawnAt === null);
+    expect(standing.map(({ answer, channel }) => [answer, channel])).toEqual([
+      ['white', 'bench'],
+      ['black', 'caller'],
+    ]);
   });
   it('shows what a test found without quotation marks, and does not read it as the caller’s words', async () => {
     const statement = { id: 's1', said: 'White patches come off', asked: 'Rub test', by: 'inspection' as const, saidAt: '2026-06-14T08:00:00Z' };

@@ -1,9 +1,10 @@
 import { useCallback } from 'react';
 import type { QuestionView, ReadingView, StatementBody } from '@sounding/contract/api.ts';
 import { ENGINE_VERSION, type Standing } from '@sounding/core/consult/consult.ts';
-import type { Finding } from '@sounding/core/edition/findings.ts';
+import type { Channel, Finding } from '@sounding/core/edition/findings.ts';
 import type { Plant } from '@sounding/core/edition/plants.ts';
 import { evidenceIn } from '@sounding/core/language/evidenceIn.ts';
+import { takesBackOn } from '@sounding/core/language/understanding.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 import type { NewWrite } from './useCaseWork.ts';
 
@@ -22,12 +23,10 @@ export function statementOf(said: string, heard: Heard): StatementBody {
   return { id: statementId, said, asked: heard.asked, by: 'caller', readings };
 }
 
-/** What a caller takes back of their own: "no wait, it is the top leaves". */
+const BY_THE_CALLER: ReadonlySet<Channel> = new Set<Channel>(['caller', 'caller-unsure', 'caller-looked']);
+/** What callers take back of their own ("no wait, it is the top leaves"), never what was seen in the hand or found by a test. */
 const takenBack = (readings: readonly ReadingView[], heard: Heard): ReadingView[] =>
-  readings.filter(
-    ({ withdrawnAt, statementId, finding }) =>
-      heard.corrects && withdrawnAt === null && statementId !== null && heard.readings.some((one) => one.finding === finding),
-  );
+  readings.filter(({ withdrawnAt, channel, finding }) => withdrawnAt === null && BY_THE_CALLER.has(channel) && takesBackOn(heard, finding));
 
 /**
  * Everything an advisor can set down about one question, each as one write.
