@@ -11,21 +11,26 @@ export interface PlantMention {
   owned: boolean;
   /** True where an earlier call was about it: "I rang last year about my tomatoes". */
   earlier: boolean;
-  /** True for a bare "vine": it may be the way another plant grows. */
-  habit: boolean;
+  /** Other plants that may be meant by it: the peace lily of "the lily", the melons of a bare "vine". */
+  mayMean: ReadonlySet<Plant>;
   /** True for what may be a shade: "olive brown spots", "lemon yellow leaves". */
   shade: boolean;
   /** Letters that had to be changed to read the name. */
   distance: number;
 }
 
-const TRAILING_GROUPS = ['cucurbit', 'climber'];
-const TRAILING_GENERA = new Set(['Solanum', 'Ipomoea', 'Dioscorea', 'Phaseolus', 'Pisum', 'Vigna']);
-export const trails = ({ groups, genus }: Plant): boolean => TRAILING_GENERA.has(genus) || TRAILING_GROUPS.some((group) => groups.includes(group));
+const isOther = ({ plant }: PlantMention, host: Plant | null): host is Plant => host !== null && plant !== host;
 
-/** Mentions without what is only how the host grows ("my melons did well, then all the vines wilted") or a shade of what is seen on it. */
+/** Mentions without what only means the host ("my melons did well, then all the vines wilted") or a shade of what is seen on it. */
 export const meantBeside = (mentions: readonly PlantMention[], host: Plant | null): PlantMention[] =>
-  mentions.filter(({ habit, shade, plant }) => !host || plant === host || !(shade || (habit && trails(host))));
+  mentions.filter((one) => !isOther(one, host) || !(one.shade || one.mayMean.has(host)));
+
+/** Mentions where the plant on the table is known: what may mean it does, the lily and the tree. */
+export const meantOn = (mentions: readonly PlantMention[], host: Plant): PlantMention[] =>
+  meantBeside(
+    mentions.map((one) => (one.mayMean.has(host) ? { ...one, plant: host } : one)),
+    host,
+  );
 
 /**
  * The plant a call is about, among those named closely: what is come back to ("beans up the corn, and the corn has boils"), else the caller's own ("a walnut,

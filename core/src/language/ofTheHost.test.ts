@@ -24,7 +24,16 @@ const kept = (one: UnderstoodReading, host: Plant | null, named: Plant[] = [], o
     {
       ...NOTHING,
       readings: [one],
-      plants: named.map((plant) => ({ plant, at: [0], nearby: false, owned: false, earlier: false, habit: false, shade: false, distance: 0 })),
+      plants: named.map((plant) => ({
+        plant,
+        at: [0],
+        nearby: false,
+        owned: false,
+        earlier: false,
+        mayMean: new Set<Plant>(),
+        shade: false,
+        distance: 0,
+      })),
     },
     host,
     of,

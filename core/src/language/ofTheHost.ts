@@ -1,7 +1,7 @@
 import { canShow, hostWeight } from '../edition/hosts.ts';
 import type { Edition } from '../edition/edition.ts';
 import type { Plant } from '../edition/plants.ts';
-import { closest, meantBeside } from './mentions.ts';
+import { closest, meantOn } from './mentions.ts';
 import type { UnderstoodReading } from './taking.ts';
 import type { Understanding } from './understanding.ts';
 
@@ -22,8 +22,9 @@ function isShown({ findings, causes }: Edition, { finding: id, answer }: Underst
  */
 export function ofTheHost(heard: Understanding, host: Plant | null, edition: Edition): Understanding {
   if (!host) return heard;
-  const plants = meantBeside(heard.plants, host);
-  const read = plants.length === heard.plants.length ? heard : { ...heard, plants, host: closest(plants) };
+  const plants = meantOn(heard.plants, host);
+  const isAsHeard = plants.length === heard.plants.length && plants.every((one, i) => one === heard.plants[i]);
+  const read = isAsHeard ? heard : { ...heard, plants, host: closest(plants) };
   const isOfHost = (reading: UnderstoodReading): boolean =>
     (read.plants.length > 0 || isShown(edition, reading, host)) && (!reading.sparing || mayBe(reading.sparing, host));
   const lost = read.readings.filter((reading) => !isOfHost(reading));

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { Edition } from '../edition/edition.ts';
 import type { Plant } from '../edition/plants.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
-import { closest, meantBeside, withoutHostWords } from './mentions.ts';
+import { closest, meantBeside, meantOn, withoutHostWords } from './mentions.ts';
 import { PlantNames } from './plants.ts';
 import { tokenise } from './tokens.ts';
 
@@ -122,6 +122,41 @@ describe('a plant’s own name', () => {
     expect(stems('my peace lily has holes')).toEqual(['my', '', 'lily', 'has', 'holes']));
   it('nor does its last word before "tree" or "leaves"', () => expect(stems('oak leaves')).toEqual(['', 'leaves']));
   it('does when it grows next door', () => expect(stems('a peace lily next door')).toEqual(['a', 'peace', 'lily', 'next', 'door']));
+});
+
+describe('a plant by a short name', () => {
+  const lily = plant('lily', 'Lily', 'Lilium', []);
+  const peaceLily = plant('peace-lily', 'Peace lily', 'Spathiphyllum', []);
+  const fern = plant('fern', 'Fern', 'Dryopteris', []);
+  const asparagus = plant('asparagus', 'Asparagus', 'Asparagus officinalis', [], { sizes: [{ words: ['fern'], metres: [1, 2] }] });
+  const apple = plant('apple', 'Apple', 'Malus domestica', []);
+  const crab = plant('crab', 'Crab apple', 'Malus sylvestris', []);
+  const rose = plant('rose', 'Rose', 'Rosa', []);
+  const sharon = plant('sharon', 'Rose of Sharon', 'Hibiscus syriacus', []);
+  const names = new PlantNames({ ...smallEdition, plants: [lily, peaceLily, fern, asparagus, apple, crab, rose, sharon] }, () => false);
+  const named = (text: string, host: Plant | null = null) => {
+    const mentions = names.find(tokenise(text, {}));
+    return (host ? meantOn(mentions, host) : mentions).map((mention) => mention.plant.id);
+  };
+  it.each([
+    ['the lily droops', peaceLily],
+    ['my lily droops', peaceLily],
+    ['the ferns went yellow', asparagus],
+    ['ferns, all yellow', asparagus],
+    ['that rose drops its buds', sharon],
+    ['these apples have scab', crab],
+  ])('"%s" is the one on the table', (text, host) => expect(named(text, host)).toEqual([host.id]));
+  it.each([
+    ['the lily droops', null, 'lily'],
+    ['the lily droops', sharon, 'lily'],
+    ['apples have scab', crab, 'apple'],
+    ['my fern went yellow', asparagus, 'fern'],
+    ['the rose of Sharon droops', rose, 'sharon'],
+  ])('"%s" is not with %p', (text, host, id) => expect(named(text, host)).toEqual([id]));
+  it('is told by its whole name beside it', () => {
+    expect(named('a peace lily, the lily is brown')).toEqual(['peace-lily']);
+    expect(named('my lily is brown, it is a peace lily')).toEqual(['peace-lily']);
+  });
 });
 
 describe('a bare "vine"', () => {

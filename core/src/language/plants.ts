@@ -1,9 +1,10 @@
 import { distance } from 'fastest-levenshtein';
 import type { Edition } from '../edition/edition.ts';
 import type { Plant } from '../edition/plants.ts';
-import { AFTER_HOST, closest, meantBeside, trails, type PlantMention } from './mentions.ts';
+import { AFTER_HOST, closest, meantBeside, type PlantMention } from './mentions.ts';
 import { isNearby, isOfEarlierCall, isOwned, isShade, OWNING, withGuests } from './nearness.ts';
 import { isPersonsName } from './people.ts';
+import { ShortNames } from './shortNames.ts';
 import { tokenise, type Token } from './tokens.ts';
 
 /** One way of naming a plant, as stems. */
@@ -32,7 +33,6 @@ const LETTER_EXCHANGED = 0.5;
 /** Shorter words are too near each other to guess a plant from a slip: "limey" is no lime. */
 const LEAST_TO_FORGIVE = 6;
 
-const VINE = /^vines?$/;
 const SAID_OF = /^(is|has|keeps|was|looks)$/;
 
 /** "My orange is sticky": what is owned and does something is the plant, where the bare word is a colour. */
@@ -45,6 +45,7 @@ export class PlantNames {
   private readonly byFirstStem = new Map<string, NameEntry[]>();
   /** Names of one word by their stem, with the word. */
   private readonly single = new Map<string, { plant: Plant; word: string }>();
+  private readonly shortNames: ShortNames;
 
   constructor(
     private readonly edition: Edition,
@@ -65,6 +66,7 @@ export class PlantNames {
     for (const plant of edition.plants) for (const name of namesOfPlant(plant)) add(name, plant);
     // a bare genus means the plant whose own name it is, else the first of its kind
     for (const plant of edition.plants) if (!plant.generic && !named.has(plant.genus.toLowerCase())) add(plant.genus, plant);
+    this.shortNames = new ShortNames(edition, namesOfPlant);
   }
 
   private near(token: Token): { plant: Plant; distance: number } | null {
@@ -118,7 +120,7 @@ export class PlantNames {
         nearby: isNearby(tokens, at, this.edition.lexicon),
         owned: isOwned(tokens, at[0]!),
         earlier: isOfEarlierCall(tokens, at[0]!),
-        habit: at.length === 1 && VINE.test(tokens[at[0]!]!.word) && !isOwned(tokens, at[0]!),
+        mayMean: at.length === 1 ? this.shortNames.at(tokens, at[0]!) : new Set(),
         shade: isShade(tokens, at),
         distance: d,
       });
@@ -134,8 +136,8 @@ export class PlantNames {
       const near = isPersonsName(tokens, [index]) ? null : this.near(token);
       if (near) take(near.plant, [index], near.distance);
     });
-    const close = mentions.filter(({ plant, habit, shade, nearby }) => !habit && !shade && !nearby && !plant.generic);
-    const host = close.find(({ plant }) => trails(plant)) ?? close[0];
+    const close = mentions.filter(({ plant, shade, nearby }) => !shade && !nearby && !plant.generic);
+    const host = close.find(({ plant: one }) => mentions.some(({ plant, mayMean }) => plant !== one && mayMean.has(one))) ?? close[0];
     return withGuests(
       tokens,
       meantBeside(mentions, host?.plant ?? null).sort((a, b) => a.at[0]! - b.at[0]!),
