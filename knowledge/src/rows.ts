@@ -47,7 +47,7 @@ export function toPlant(row: z.infer<typeof plantRow>, care: Record<string, stri
     id: row.id,
     name: row.name,
     latin: row.latin,
-    also: row.also,
+    also: [...row.also].sort(), // an edition that is sorted packs better
     genus: row.latin.split(' ')[0] ?? row.latin,
     family: row.family,
     groups: row.groups,
