@@ -126,7 +126,7 @@ export class PlantNames {
       });
     };
     const spoken = this.spokenIn(tokens).filter(({ at }) => !isPersonsName(tokens, at));
-    spoken.sort((a, b) => b.at.length - a.at.length || a.entry.order - b.entry.order || a.at[0]! - b.at[0]!);
+    spoken.sort((a, b) => b.at.length - a.at.length || a.at[0]! - b.at[0]! || a.entry.order - b.entry.order);
     // "melon vine" is no grapevine
     const ends = new Set(spoken.filter(({ entry }) => !entry.plant.generic).map(({ at }) => at.at(-1)!));
     const isItsKind = (at: readonly number[]) => at.length === 1 && AFTER_HOST.has(tokens[at[0]!]!.word) && ends.has(at[0]! - 1);

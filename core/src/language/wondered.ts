@@ -12,14 +12,20 @@ const isCondition = (tokens: readonly Token[], at: readonly number[]): boolean =
     ({ word, clause }, i) =>
       /^(if|when|because)$/.test(word) &&
       clause === tokens[at[0]!]!.clause &&
-      !/^(i|we|you)$/.test(tokens[i + 1]?.word ?? '') &&
+      !/^(i|we|you|do|does|should|shall|can|will)$/.test(tokens[i + 1]?.word ?? '') &&
       at.every((k) => k > i),
   );
+
+/** Asks of what is to come, with or without its mark: "is it going to flower this year", "when do I have to spray". */
+const LOOKS_AHEAD =
+  /^(and |but |so )?((is|are) (it|they|this|that|(the|my) \w+) going to|will (it|they|this|that|the|my)|when (do|should|shall|can|will) (i|we|it|they)|(should|shall|do) (i|we)) /;
 
 /** A breath too short to tell anything of its own. */
 const SHORT_BREATH = 2;
 /** "Is it mites, or thrips?" wonders on; "is it the frost, the leaves are brown?" tells. */
 const goesOn = (breath: readonly Token[]): boolean => breath.length <= SHORT_BREATH || /^(or|and|maybe|perhaps)$/.test(breath[0]!.word);
+
+const spoken = (words: readonly Token[]): string => words.map(({ word }) => word).join(' ');
 
 /** True for a phrase in a clause that only wonders whether it is so. */
 export function isWondered(tokens: readonly Token[], { value, at }: Match): boolean {
@@ -27,16 +33,11 @@ export function isWondered(tokens: readonly Token[], { value, at }: Match): bool
   const clause = tokens.filter((token) => token.clause === here.clause);
   if (at.some((i) => isUnknown(tokens, i))) return value.kind === 'finding';
   const breath = clause.filter((token) => token.breath === here.breath);
-  const wonders = (words: readonly Token[]) =>
-    WONDERS.test(
-      words
-        .slice(0, 2)
-        .map((token) => token.word)
-        .join(' '),
-    );
+  const wonders = (words: readonly Token[]) => WONDERS.test(spoken(words.slice(0, 2)));
   // "it has silvery bits, is that the mildew" asks though nobody wrote its mark
   const asks = here.asking || clause.some((token) => token.breath < here.breath);
-  if (value.kind !== 'finding' || !((asks && wonders(breath)) || (here.asking && wonders(clause) && goesOn(breath)))) return false;
+  const isAsked = LOOKS_AHEAD.test(spoken(breath)) || (asks && wonders(breath)) || (here.asking && wonders(clause) && goesOn(breath));
+  if (value.kind !== 'finding' || !isAsked) return false;
   if (at.some((i) => isVerdict(tokens[i]!))) return true;
   const before = tokens.slice(0, at[0]).filter((token) => token.clause === here.clause && token.breath === here.breath);
   return !asksOpinion(clause) && !isCondition(tokens, at) && !takesForGranted(before);

@@ -43,7 +43,8 @@ interface Props {
   edition: Edition;
   standing: Standing;
   finding: Finding | null;
-  place: number;
+  /** True where the question on that finding is put. */
+  asks: boolean;
   /** What comes before anything particular: the plant, or what is seen at all. */
   first: AskedFirst | null;
   /** Nothing wrong has been told: the answer is on the table, and there is nothing to find out. */
@@ -72,7 +73,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
     edition,
     standing,
     finding,
-    place,
+    asks,
     first,
     onlyCare,
     opening,
@@ -117,7 +118,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
           <Button weight="act" onPress={onReply}>
             Write the reply <Key>Enter</Key>
           </Button>
-          {place === 0 && (
+          {!asks && (
             <Note>
               <Key>↓</Key> ask on all the same
             </Note>
@@ -138,7 +139,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
             {first !== 'plant' && standing.enough.because !== 'no-readings' && asItStands}
           </AsItStands>
         </Ask>
-      ) : finding && question && !(done && place === 0) ? (
+      ) : finding && question && asks ? (
         <Ask>
           <Question>{takenBefore ? `Told: “${takenBefore}”. Is it so when they look again?` : finding.ask}</Question>
           {(takenBefore ?? finding.check ?? test) && (

@@ -73,7 +73,8 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const down = useTakeDown(question, plant, noted, write);
   const openQuestion = useOwnQuestion(view, question, session, write);
 
-  const { place, first, next, move, toTheTop } = useAsking(standing, question.hostId !== null);
+  const care = useCaseCare(view, question, edition, date);
+  const { first, next, asks, move, toTheTop } = useAsking(standing, question.hostId !== null, care.only);
   const finding: Finding | null = edition?.findings.find((f) => f.id === next?.finding) ?? null;
   const before = next?.again ? weighed.filter((r) => r.finding === next.finding).at(-1) : undefined;
   const line = useLine({
@@ -82,11 +83,10 @@ export function QuestionTable({ view, question, session, write }: Props) {
     question,
     plant,
     noted,
-    finding: first ? null : finding,
+    finding: asks ? finding : null,
     onHere: down.words,
     onApart: (said, heard) => openQuestion({ said, heard }),
   });
-  const care = useCaseCare(view, question, edition, date);
 
   const at = mark === null ? taken.length : Math.min(mark, taken.length);
   const shownTaken = useMemo(() => taken.slice(0, at), [taken, at]);
@@ -169,7 +169,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
     const digit = /^Digit(\d)$/.exec(event.code)?.[1] ?? (/^\d$/.test(event.key) ? event.key : undefined);
     const ranked = standing.questions.find((q) => q.finding === finding?.id);
     const onKeys = finding && ranked ? answersShown(finding, ranked) : [];
-    const answer = first || digit === undefined ? undefined : digit === '0' ? 'unknown' : onKeys[Number(digit) - 1 + (event.shiftKey ? 9 : 0)]?.id;
+    const answer = !asks || digit === undefined ? undefined : digit === '0' ? 'unknown' : onKeys[Number(digit) - 1 + (event.shiftKey ? 9 : 0)]?.id;
     const keys: Record<string, () => void> = {
       '[': () => stepTo(at - 1),
       ']': () => stepTo(at + 1),
@@ -235,7 +235,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
           edition={edition}
           standing={standing}
           finding={finding}
-          place={place}
+          asks={asks}
           first={first}
           onlyCare={care.only}
           opening={opening}

@@ -146,7 +146,7 @@ describe('dock', () => {
     edition: smallEdition,
     standing: { ...standing, enough: { enough: false as const, because: 'still-open' as const } },
     finding,
-    place: 0,
+    asks: true,
     first: null,
     onlyCare: false,
     opening: '',
@@ -193,14 +193,14 @@ describe('dock', () => {
     expect(screen.getByText(/What else have you noticed/)).toBeTruthy();
   });
   it('has nothing to ask where only care was asked for', () => {
-    renderInk(<Dock {...props} onlyCare />);
+    renderInk(<Dock {...props} onlyCare asks={false} />);
     expect(screen.getByText(/A question of care/)).toBeTruthy();
     expect(screen.queryByText('what about frost?')).toBeNull();
     expect(screen.getByRole('button', { name: /Write the reply/ })).toBeTruthy();
   });
   it('says when it is enough', () => {
     const onReply = jest.fn();
-    renderInk(<Dock {...props} standing={{ ...standing, enough: { enough: true, because: 'one-stands-out' } }} onReply={onReply} />);
+    renderInk(<Dock {...props} asks={false} standing={{ ...standing, enough: { enough: true, because: 'one-stands-out' } }} onReply={onReply} />);
     expect(screen.getByText(/Enough to answer/)).toBeTruthy();
   });
   it('offers another sense of the words, and lets it be taken', () => {

@@ -14,9 +14,9 @@ const told = consultant.consult({ ...untold, readings: [{ finding: 'coating', an
 describe('what to ask now', () => {
   it('is the plant first, and below it the questions from the best one on', () => {
     const { result } = renderHook(() => useAsking(vague, false));
-    expect(result.current.first).toBe('plant');
+    expect(result.current).toMatchObject({ first: 'plant', asks: false });
     act(() => result.current.move(1));
-    expect(result.current).toMatchObject({ first: null, place: 1, next: vague.questions[0] });
+    expect(result.current).toMatchObject({ first: null, asks: true, next: vague.questions[0] });
     act(() => result.current.toTheTop());
     expect(result.current.first).toBe('plant');
   });
@@ -24,7 +24,7 @@ describe('what to ask now', () => {
     const { result } = renderHook(() => useAsking(vague, true));
     expect(result.current.first).toBe('what');
     act(() => result.current.move(-1));
-    expect(result.current.place).toBe(0);
+    expect(result.current.asks).toBe(false);
   });
   it('is not that again once the advisor has gone past it, but above', () => {
     const { result } = renderHook(() => useAsking(vague, true));
@@ -40,6 +40,19 @@ describe('what to ask now', () => {
     expect(result.current).toMatchObject({ first: null, next: told.questions[0] });
     for (let n = 0; n < 20; n++) act(() => result.current.move(1));
     expect(result.current.next).toBe(told.questions.at(-1));
+  });
+  it('is nothing where there is enough to answer, until the advisor asks on from the best question', () => {
+    const enough = { ...told, enough: { enough: true as const, because: 'one-stands-out' as const } };
+    const { result } = renderHook(() => useAsking(enough, true));
+    expect(result.current).toMatchObject({ first: null, asks: false });
+    act(() => result.current.move(1));
+    expect(result.current).toMatchObject({ asks: true, next: told.questions[0] });
+    act(() => result.current.move(-1));
+    expect(result.current.asks).toBe(false);
+  });
+  it('is nothing where only care was asked for', () => {
+    const { result } = renderHook(() => useAsking(told, true, true));
+    expect(result.current.asks).toBe(false);
   });
   it('is nothing while there is no standing', () => {
     const { result } = renderHook(() => useAsking(null, true));

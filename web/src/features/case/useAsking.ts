@@ -7,28 +7,31 @@ import type { RankedQuestion } from '@sounding/core/diagnosis/questions.ts';
 export type AskedFirst = 'plant' | Openly;
 
 export interface Asking {
-  /** How far down the list of questions the advisor has gone; 0 = the best one. */
-  place: number;
   /** What is asked first, while the advisor has not gone past it. */
   first: AskedFirst | null;
-  /** The particular question at this place, or the best one while `first` is asked. */
+  /** The particular question at this place, or the best one while none is put. */
   next: RankedQuestion | undefined;
+  /** True where that question is put: what is typed or pressed may answer it. */
+  asks: boolean;
   move: (by: 1 | -1) => void;
   toTheTop: () => void;
 }
 
 /**
  * The question to put now, and the way up and down the list of those that may be put instead. Who has gone past "what do you see" is not led back to it after
- * every answer: the way up leads there.
+ * every answer: the way up leads there. Where there is enough to answer, none is put until the advisor asks on.
  * @param hostNamed whether the plant is known
+ * @param onlyCare whether nothing is to be found out
  */
-export function useAsking(standing: Standing | null, hostNamed: boolean): Asking {
+export function useAsking(standing: Standing | null, hostNamed: boolean, onlyCare = false): Asking {
   const [place, setPlace] = useState(0);
   const [pastWhat, setPastWhat] = useState(false);
   const questions = standing?.questions ?? [];
   const openly = standing?.openly ?? null;
-  const before: AskedFirst | null = !hostNamed && standing?.enough.enough !== true ? 'plant' : openly === 'what' && pastWhat ? null : openly;
-  const last = questions.length - (before ? 0 : 1);
+  const isEnough = standing?.enough.enough === true;
+  const before: AskedFirst | null = !hostNamed && !isEnough ? 'plant' : openly === 'what' && pastWhat ? null : openly;
+  const top = before !== null || isEnough || onlyCare ? 1 : 0;
+  const last = questions.length - 1 + top;
   const move = useCallback(
     (by: 1 | -1) => {
       if (place === 0 && by === 1 && before === 'what') setPastWhat(true);
@@ -38,6 +41,6 @@ export function useAsking(standing: Standing | null, hostNamed: boolean): Asking
     [place, before, last],
   );
   const toTheTop = useCallback(() => setPlace(0), []);
-  const at = Math.min(place - (before ? 1 : 0), questions.length - 1);
-  return { place, first: place === 0 ? before : null, next: questions[Math.max(0, at)], move, toTheTop };
+  const at = Math.min(place - top, questions.length - 1);
+  return { first: place === 0 ? before : null, next: questions[Math.max(0, at)], asks: at >= 0, move, toTheTop };
 }
