@@ -215,6 +215,8 @@ function lintInspection(inspection: Inspection, edition: Edition, say: Say): voi
     if (!finding) say(`finding "${id}" does not exist`);
     else if (!finding.answers.some((a) => a.id === answer)) say(`finding "${id}" has no answer "${answer}"`);
   }
+  for (const group of inspection.only ?? [])
+    if (!edition.plants.some(({ groups }) => groups.includes(group))) say(`no plant of this edition is of group "${group}"`);
   if (inspection.sum && !sumOf(inspection.sum)) say(`"${inspection.sum}" is no sum of the bench`);
 }
 

@@ -114,6 +114,7 @@ export function toInspection({
   settles,
   where,
   needs,
+  only,
   cautions,
 }: z.infer<typeof inspectionRow>): Inspection {
   const readingsOf = (read: string) =>
@@ -130,6 +131,7 @@ export function toInspection({
     settles,
     where,
     needs,
+    ...(only ? { only } : {}),
     cautions,
     steps: steps.map(({ say, figure, seconds }) => ({ say, ...(figure ? { figure } : {}), ...(seconds ? { seconds } : {}) })),
     results: results.map(({ say, means, read, again }) => ({ say, means, readings: readingsOf(read), ...(again ? { again } : {}) })),

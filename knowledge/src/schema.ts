@@ -330,6 +330,7 @@ export const inspectionRow = z.strictObject({
   settles: z.string(),
   where: z.array(z.enum(INSPECTION_PLACES)).min(1),
   needs: z.string(),
+  only: z.array(id).optional(),
   cautions: words,
   steps: z
     .array(

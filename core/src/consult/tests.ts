@@ -1,7 +1,9 @@
 import { RATE_VALUES, type Cause } from '../edition/causes.ts';
 import type { Edition } from '../edition/edition.ts';
 import type { Finding } from '../edition/findings.ts';
+import { canShow } from '../edition/hosts.ts';
 import type { Inspection } from '../edition/inspections.ts';
+import type { Plant } from '../edition/plants.ts';
 
 /** So many of the likeliest causes are asked what a test would show. */
 const CANDIDATES = 3;
@@ -29,6 +31,8 @@ const findingsOf = (test: Inspection): Set<string> => new Set(test.results.flatM
 export interface TestsInput {
   /** The tests of the trade. They do not travel in the edition: nothing that reasons needs them. */
   tests: readonly Inspection[];
+  /** The plant on the table, if it is known. */
+  plant: Plant | null;
   candidates: readonly { cause: string; probability: number }[];
   /** Findings that are answered already. */
   answered: ReadonlySet<string>;
@@ -37,7 +41,7 @@ export interface TestsInput {
 }
 
 /** Tests that would show something of what is likely now, the most telling first; those that only repeat what is known are left out. */
-export function testsFor(edition: Edition, { tests, candidates, answered, asked }: TestsInput): Inspection[] {
+export function testsFor(edition: Edition, { tests, plant, candidates, answered, asked }: TestsInput): Inspection[] {
   const causes = candidates.slice(0, CANDIDATES).flatMap(({ cause: id, probability }) => {
     const cause = edition.causes.find((one) => one.id === id);
     return cause ? [{ cause, probability }] : [];
@@ -45,6 +49,7 @@ export function testsFor(edition: Edition, { tests, candidates, answered, asked 
   const byId = new Map(edition.findings.map((finding) => [finding.id, finding]));
   const all = causes.reduce((sum, { probability }) => sum + probability, 0);
   return tests
+    .filter((test) => canShow(test, plant))
     .map((test) => {
       const findings = findingsOf(test);
       const shown = causes.map(({ cause, probability }) => shows(cause, test, byId).map((rate) => (probability / (all || 1)) * rate));

@@ -23,8 +23,8 @@ function narrowness(selector: HostSelector): number {
 }
 
 /** Whether a finding can be seen on a plant at all: nobody is asked about the lawn of a pear tree. */
-export const canShow = (finding: Pick<Finding, 'only'>, plant: Plant | null): boolean =>
-  finding.only === undefined || plant === null || finding.only.some((group) => plant.groups.includes(group));
+export const canShow = ({ only }: Pick<Finding, 'only'>, plant: Plant | null): boolean =>
+  only === undefined || plant === null || only.some((group) => plant.groups.includes(group));
 
 /** Chance that an unnamed plant is one of those selected: wide selectors catch more. Elicited. */
 const UNKNOWN_HOST_SHARE = [1, 0.25, 0.35, 0.1, 0.08] as const;

@@ -8,6 +8,8 @@ export interface Inspection extends Provenance {
   settles: string;
   where: InspectionPlace[];
   needs: string;
+  /** Groups of plants it is for; without it any. */
+  only?: string[];
   cautions: string[];
   /** `seconds` is how long to watch or wait; `figure` names a drawing. */
   steps: { say: string; figure?: InspectionFigureId; seconds?: number }[];

@@ -19,7 +19,8 @@ function useNextTests(edition: Edition, tests: readonly Inspection[], atHand: Ca
   const { standing, taken } = useQuestionStanding(atHand?.question, useDesk(), null);
   if (!standing || !atHand) return [];
   const answered = new Set(taken.map(({ finding }) => finding));
-  return testsFor(edition, { tests, candidates: standing.candidates, answered, asked: standing.questions[0]?.finding ?? null }).slice(
+  const plant = edition.plants.find(({ id }) => id === atHand.question.hostId) ?? null;
+  return testsFor(edition, { tests, plant, candidates: standing.candidates, answered, asked: standing.questions[0]?.finding ?? null }).slice(
     0,
     MOST_SUGGESTED,
   );

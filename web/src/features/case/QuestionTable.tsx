@@ -104,8 +104,8 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const test = useMemo(() => {
     if (!edition || !standing || !tests) return null;
     const answered = new Set(weighed.map((r) => r.finding));
-    return testsFor(edition, { tests, candidates: standing.candidates, answered, asked: finding?.id ?? null })[0] ?? null;
-  }, [edition, tests, standing, weighed, finding]);
+    return testsFor(edition, { tests, plant, candidates: standing.candidates, answered, asked: finding?.id ?? null })[0] ?? null;
+  }, [edition, tests, plant, standing, weighed, finding]);
   const onQuestion = useCallback((id: string) => setSearch({ q: id }), [setSearch]);
   const onAddQuestion = useCallback(() => openQuestion(), [openQuestion]);
 
