@@ -1,4 +1,5 @@
 import type { Match } from './meaning.ts';
+import type { PlantMention } from './mentions.ts';
 import type { Token } from './tokens.ts';
 
 /** Words by which what was just said is taken back. */
@@ -23,6 +24,19 @@ const takenBackAt = (tokens: readonly Token[]): number[] =>
 
 /** True for words that take back what was said before them: "no wait, it is the top leaves". */
 export const takesBack = (tokens: readonly Token[]): boolean => takenBackAt(tokens).some((at) => at <= MOST_BEFORE);
+
+/** Words from a taking back to the plant that is meant. */
+const TO_THE_PLANT = 5;
+
+/** Mentions, where the one before "no sorry, I mean my lawn" is another than the call is about. */
+export function withoutTakenBackPlants(mentions: readonly PlantMention[], tokens: readonly Token[]): PlantMention[] {
+  const marks = takenBackAt(tokens);
+  const named = (mark: number) => mentions.find(({ plant, at, nearby }) => !nearby && !plant.generic && at[0]! > mark && at[0]! <= mark + TO_THE_PLANT);
+  return mentions.map((one) => {
+    const isTakenBack = marks.some((mark) => one.at.at(-1)! < mark && (named(mark)?.plant ?? one.plant) !== one.plant);
+    return isTakenBack ? { ...one, nearby: true } : one;
+  });
+}
 
 /** What was told, without what was taken back by another word on the same finding: "the lower leaves, I mean the upper ones". */
 export function withoutTakenBack(told: readonly Match[], tokens: readonly Token[]): Match[] {

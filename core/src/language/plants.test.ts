@@ -124,6 +124,19 @@ describe('a plant’s own name', () => {
   it('does when it grows next door', () => expect(stems('a peace lily next door')).toEqual(['a', 'peace', 'lily', 'next', 'door']));
 });
 
+describe('a plant taken back', () => {
+  const plants = [plant('plum', 'Plum', 'Prunus domestica', []), plant('cherry', 'Cherry', 'Prunus avium', [])];
+  const bulb = { ...plant('bulb', 'Bulb', 'Bulbus', []), generic: true as const };
+  const names = new PlantNames({ ...smallEdition, plants: [...plants, bulb] }, () => false);
+  it.each([
+    ['the plum, no sorry, the cherry has holes', 'cherry'],
+    ['it is a plum no sorry I mean my cherry', 'cherry'],
+    ['the plum I mean the one by the cherry', 'plum'],
+    ['the plum, I mean the bulb under it', 'plum'],
+    ['the plum has holes, no wait, spots', 'plum'],
+  ])('"%s" is a call about the %s', (text, id) => expect(closest(names.find(tokenise(text, {})))?.id).toBe(id));
+});
+
 describe('a plant by a short name', () => {
   const lily = plant('lily', 'Lily', 'Lilium', []);
   const peaceLily = plant('peace-lily', 'Peace lily', 'Spathiphyllum', []);

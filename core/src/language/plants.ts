@@ -1,6 +1,7 @@
 import { distance } from 'fastest-levenshtein';
 import type { Edition } from '../edition/edition.ts';
 import type { Plant } from '../edition/plants.ts';
+import { withoutTakenBackPlants } from './corrections.ts';
 import { AFTER_HOST, closest, meantBeside, type PlantMention } from './mentions.ts';
 import { isNearby, isOfEarlierCall, isOwned, isShade, OWNING, withGuests } from './nearness.ts';
 import { isPersonsName } from './people.ts';
@@ -138,10 +139,8 @@ export class PlantNames {
     });
     const close = mentions.filter(({ plant, shade, nearby }) => !shade && !nearby && !plant.generic);
     const host = close.find(({ plant: one }) => mentions.some(({ plant, mayMean }) => plant !== one && mayMean.has(one))) ?? close[0];
-    return withGuests(
-      tokens,
-      meantBeside(mentions, host?.plant ?? null).sort((a, b) => a.at[0]! - b.at[0]!),
-    );
+    const inOrder = meantBeside(mentions, host?.plant ?? null).sort((a, b) => a.at[0]! - b.at[0]!);
+    return withoutTakenBackPlants(withGuests(tokens, inOrder), tokens);
   }
 
   /** The plant that a whole name or id means, or null. */
