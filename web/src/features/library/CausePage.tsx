@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { inSentence } from '@sounding/core/edition/names.ts';
 import { Link, useParams } from 'react-router';
 import { styled } from 'styled-components';
-import type { Cause } from '@sounding/core/edition/causes.ts';
+import { RATE_VALUES, type Cause } from '@sounding/core/edition/causes.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { ACTS } from '@sounding/core/edition/options.ts';
 import type { HostSelector } from '@sounding/core/edition/plants.ts';
@@ -185,7 +185,7 @@ export function CausePage() {
           <Lines>
             {mostTellingFirst(cause, edition.findings).map((rate) => {
               const finding = edition.findings.find((f) => f.id === rate.finding);
-              const told = Object.entries(rate.answers);
+              const told = Object.entries(rate.answers).sort(([, a], [, b]) => RATE_VALUES[b] - RATE_VALUES[a]);
               return (
                 <Seen key={rate.finding}>
                   <span>{finding?.name ?? rate.finding}</span>
