@@ -31,7 +31,8 @@ const TO_THE_PLANT = 5;
 /** Mentions, where the one before "no sorry, I mean my lawn" is another than the call is about. */
 export function withoutTakenBackPlants(mentions: readonly PlantMention[], tokens: readonly Token[]): PlantMention[] {
   const marks = takenBackAt(tokens);
-  const named = (mark: number) => mentions.find(({ plant, at, nearby }) => !nearby && !plant.generic && at[0]! > mark && at[0]! <= mark + TO_THE_PLANT);
+  const named = (mark: number) =>
+    mentions.find(({ plant, at, nearby }) => !nearby && !plant.generic && at[0]! > mark && at[0]! <= mark + TO_THE_PLANT);
   return mentions.map((one) => {
     const isTakenBack = marks.some((mark) => one.at.at(-1)! < mark && (named(mark)?.plant ?? one.plant) !== one.plant);
     return isTakenBack ? { ...one, nearby: true } : one;
