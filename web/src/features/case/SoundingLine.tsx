@@ -6,7 +6,7 @@ import type { SoundingMark } from '@sounding/core/diagnosis/sounding.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { Key } from '../../ui/controls.tsx';
 import { depthOf, halvings, spreadLabels } from './lineLayout.ts';
-import { percent } from './words.ts';
+import { movedText } from './words.ts';
 
 const Panel = styled.section`
   min-height: 0;
@@ -119,7 +119,7 @@ function Change({ moved, name }: { moved: SoundingMark['moved']; name: (cause: s
   if (!moved) return <span>changed little</span>;
   return (
     <span>
-      <i>{name(moved.cause)}</i> {moved.by > 0 ? 'up' : 'down'} to {percent(moved.to)} %
+      <i>{name(moved.cause)}</i> {movedText(moved.by, moved.to)}
     </span>
   );
 }

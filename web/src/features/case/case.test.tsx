@@ -12,7 +12,7 @@ import { inSenses } from './senses.ts';
 import { SoundingLine } from './SoundingLine.tsx';
 import { StandingPanel } from './StandingPanel.tsx';
 import { WordsPanel } from './WordsPanel.tsx';
-import { actText, answersShown, decisionText, percent, reasonText, timingText } from './words.ts';
+import { actText, answersShown, decisionText, movedText, percent, reasonText, timingText } from './words.ts';
 
 const reading = (id: string, finding: string, answer: string, withdrawnAt: string | null = null) => ({
   id,
@@ -80,6 +80,12 @@ describe('line layout', () => {
 describe('words', () => {
   it('never rounds a doubt away', () =>
     expect([percent(0.0001), percent(0), percent(0.5), percent(0.9999), percent(1)]).toEqual(['<1', '0', '50', '>99', '100']));
+  it('says what a reading moved, and to where', () =>
+    expect([movedText(0.2, 0.74), movedText(0.2, 0.9999), movedText(-0.2, 0.001)]).toEqual([
+      'up to 74\u00a0%',
+      'up past 99\u00a0%',
+      'down below 1\u00a0%',
+    ]));
   it('says when', () =>
     expect(
       timingText({

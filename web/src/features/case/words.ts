@@ -75,6 +75,13 @@ export const CHANNEL_WORDS: Record<Channel, string> = {
 
 export const percent = (p: number): string => (p > 0 && p < 0.005 ? '<1' : p > 0.995 && p < 1 ? '>99' : String(Math.round(p * 100)));
 
+/** "up to 74 %", "up past 99 %", "down below 1 %". */
+export function movedText(by: number, to: number): string {
+  const share = percent(to);
+  const where = share.startsWith('>') ? 'past' : share.startsWith('<') ? 'below' : 'to';
+  return `${by > 0 ? 'up' : 'down'} ${where} ${share.replace(/[<>]/, '')}\u00a0%`;
+}
+
 /** "now, until 5 Jun", "from 24 Apr", "over; again 24 Apr". */
 export function timingText(timing: WindowStanding): string {
   const year = (date: string) => ` ${date.slice(0, 4)}`;
