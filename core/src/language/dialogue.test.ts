@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { answersQuestion, utterancesIn } from './dialogue.ts';
+import { answersQuestion, leavesOpen, utterancesIn } from './dialogue.ts';
 
 const isLabel = (label: string) => label !== 'rose';
 const taken = (text: string) => utterancesIn(text, isLabel);
@@ -65,6 +65,15 @@ describe('talk taken apart into questions and answers', () => {
 });
 
 describe('the question that was put', () => {
+  it.each([
+    ['dunno', true],
+    ["I don't know", true],
+    ["haven't looked", true],
+    ['could be', true],
+    ['what do you mean', false],
+    ['no', false],
+    ["I don't know about that, but there are holes in it", false],
+  ])('is left open by "%s": %s', (say, open) => expect(leavesOpen(say)).toBe(open));
   it.each([
     ['yes', true],
     ['no, not that I can see. ants? yes', true],

@@ -95,6 +95,12 @@ export function utterancesIn(text: string, isLabel: (label: string) => boolean):
   return parts.some((part) => typeof part !== 'string') ? parts : [text];
 }
 
+const ASKS_BACK = /\bwhat do you mean\b/i;
+
+/** True for talk that leaves the question before it open, and says no more: "dunno", "I haven't looked". */
+export const leavesOpen = (say: string): boolean =>
+  answerIn(say) === 'unknown' && say.trim().split(/\s+/).length <= MOST_WORDS_OF_NOT_KNOWING && !ASKS_BACK.test(say);
+
 /** True for talk that answers the question before it: it says yes, no or that all is well before any question or label of its own. */
 export function answersQuestion(say: string): boolean {
   const [first] = utterancesIn(say, () => true);

@@ -10,6 +10,7 @@ import { plantYear, seasonReport, type SeasonInput, type SeasonReport } from '@s
 import { outlooks, type Outlooks } from '@sounding/core/season/indices/outlook.ts';
 import { degreeDayTracks, type Track } from '@sounding/core/season/tracks.ts';
 import type { SeasonContext } from '@sounding/core/season/windows.ts';
+import { leavesOpen } from '@sounding/core/language/dialogue.ts';
 import { Understander, type Understanding } from '@sounding/core/language/understand.ts';
 import { lonePlant } from '@sounding/core/language/understanding.ts';
 
@@ -30,6 +31,8 @@ function of(version: string): Loaded {
 export interface Heard extends Understanding {
   /** The question the words were read as an answer to, or null. */
   asked: string | null;
+  /** The finding asked for, where the words only leave it open. */
+  leftOpen: string | null;
   careAnswers: CareAnswer[];
 }
 
@@ -54,7 +57,13 @@ const engine = {
     const understanding = { ...read, host: read.host ?? (hostId === null ? lonePlant(read) : null) };
     const edition = editionIn(consultant.edition, hemisphere);
     const plant = edition.plants.find(({ id }) => id === (hostId ?? understanding.host?.id)) ?? null;
-    return { ...understanding, asked: open && answers ? open.ask : null, careAnswers: careAnswers(edition, plant, understanding.care) };
+    const leftOpen = open && read.readings.length + read.plants.length === 0 && leavesOpen(said) ? open.id : null;
+    return {
+      ...understanding,
+      asked: open && (answers || leftOpen) ? open.ask : null,
+      leftOpen,
+      careAnswers: careAnswers(edition, plant, understanding.care),
+    };
   },
   careDates(version: string, hostId: string, topics: string[], context: Omit<SeasonContext, 'weather'>, weatherKey: string | null) {
     const edition = editionIn(of(version).consultant.edition, context.hemisphere);

@@ -23,7 +23,7 @@ function ear() {
   let parts = 0;
   const listen = (part: string): Promise<Heard> => {
     parts += 1;
-    return Promise.resolve({ ...understander.understand([part], plant('bean')), asked: null, careAnswers: [] });
+    return Promise.resolve({ ...understander.understand([part], plant('bean')), asked: null, leftOpen: null, careAnswers: [] });
   };
   return { listen, parts: () => parts };
 }

@@ -38,7 +38,7 @@ const standing = new Consultant(smallEdition).consult({
 const question: QuestionView = aQuestion({ id: 'q', hostId: 'bean', readings: [...taken, reading('r3', 'frost', 'unknown')] });
 
 /** What is made out of an empty line. */
-const silence = { ...NOTHING, careAnswers: [], asked: null };
+const silence = { ...NOTHING, careAnswers: [], asked: null, leftOpen: null };
 
 describe('what is decided, in a word', () => {
   const basis = { basis: 'calendar', mark: 'memory' as const, nextFrom: null, window: 'autumn', name: 'autumn', fromBand: null };

@@ -203,6 +203,17 @@ describe('a case', () => {
     expect((await within(ask).findByText(/^what about /)).textContent).not.toBe(first);
     expect(store.getState().work.cases['c1']?.questions[0]?.readings[0]).toMatchObject({ answer: 'unknown' });
   });
+  it('asks the next question, too, where the caller’s own words leave one open', async () => {
+    const { store } = open(aCase({ questions: [aQuestion({ hostId: 'bean' })] }));
+    const ask = await screen.findByRole('region', { name: 'Ask' });
+    await within(ask).findByText(/^What do you see/);
+    await userEvent.keyboard('{ArrowDown}');
+    const first = (await within(ask).findByText(/^what about /)).textContent;
+    await userEvent.type(await entry(), 'dunno{Enter}');
+    await waitFor(() => expect(within(ask).queryByText(first ?? '')).toBeNull());
+    expect(store.getState().work.cases['c1']?.questions[0]?.readings).toMatchObject([{ answer: 'unknown', from: 'dunno' }]);
+    expect(within(said()).getByText(`“${first} – dunno”`)).toBeTruthy();
+  });
   it('steps back along the line and forth again', async () => {
     const reading = (id: string, finding: string, answer: string) => ({
       id,

@@ -1,13 +1,10 @@
 import { useMemo } from 'react';
-import type { QuestionView, ReadingView, SessionView } from '@sounding/contract/api.ts';
+import { UNKNOWN_ANSWER, type QuestionView, type ReadingView, type SessionView } from '@sounding/contract/api.ts';
 import type { ConsultInput, Standing } from '@sounding/core/consult/consult.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { editionIn } from '@sounding/core/edition/editionIn.ts';
 import { useStanding } from '../../engine/engine.ts';
 import { useEditionQuery, useWeatherQuery } from '../../store/api.ts';
-
-/** Stored for a question that was asked and could not be answered. */
-const UNKNOWN = 'unknown';
 
 export interface QuestionStanding {
   edition: Edition | undefined;
@@ -27,7 +24,7 @@ export interface QuestionStanding {
 /** How many questions have been asked in vain since something was last told. */
 export function inVainSince(readings: readonly ReadingView[]): number {
   const held = readings.filter((r) => r.withdrawnAt === null).sort((a, b) => a.takenAt.localeCompare(b.takenAt));
-  return held.length - 1 - held.findLastIndex((r) => r.answer !== UNKNOWN);
+  return held.length - 1 - held.findLastIndex((r) => r.answer !== UNKNOWN_ANSWER);
 }
 
 /**
@@ -41,7 +38,7 @@ export function useQuestionStanding(question: QuestionView | undefined, session:
   const edition = data && editionIn(data, question?.hemisphere ?? session.desk.hemisphere);
   const stationId = question?.stationId ?? null;
   const { data: weather, error: weatherError } = useWeatherQuery({ stationId: stationId ?? '', until: date }, { skip: stationId === null });
-  const taken = useMemo(() => (question?.readings ?? []).filter((r) => r.withdrawnAt === null && r.answer !== UNKNOWN), [question?.readings]);
+  const taken = useMemo(() => (question?.readings ?? []).filter((r) => r.withdrawnAt === null && r.answer !== UNKNOWN_ANSWER), [question?.readings]);
   const input = useMemo((): ConsultInput | null => {
     if (!question || !edition || (stationId !== null && !weather && !weatherError)) return null;
     return {
@@ -52,7 +49,7 @@ export function useQuestionStanding(question: QuestionView | undefined, session:
       setting: question.setting,
       readings: taken.map(({ finding, answer, channel }) => ({ finding, answer, channel })),
       inVain: inVainSince(question.readings),
-      unanswered: question.readings.filter((r) => r.withdrawnAt === null && r.answer === UNKNOWN).map((r) => r.finding),
+      unanswered: question.readings.filter((r) => r.withdrawnAt === null && r.answer === UNKNOWN_ANSWER).map((r) => r.finding),
       weather: weather ?? null,
       circumstances: question.circumstances,
       overrule: question.overrule,

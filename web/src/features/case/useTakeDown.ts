@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import type { QuestionView, ReadingView, StatementBody } from '@sounding/contract/api.ts';
+import { UNKNOWN_ANSWER, type QuestionView, type ReadingView, type StatementBody } from '@sounding/contract/api.ts';
 import { ENGINE_VERSION, type Standing } from '@sounding/core/consult/consult.ts';
 import type { Channel, Finding } from '@sounding/core/edition/findings.ts';
 import type { Plant } from '@sounding/core/edition/plants.ts';
@@ -11,16 +11,18 @@ import type { NewWrite } from './useCaseWork.ts';
 /** What was said as it is set down, with the readings in it. */
 export function statementOf(said: string, heard: Heard): StatementBody {
   const statementId = crypto.randomUUID();
-  // how a question of care was put tells nothing of what is wrong: nothing is
-  const readings = evidenceIn(heard.onlyCare ? { ...heard, wording: '' } : heard).map(({ finding, answer, channel, from }) => ({
+  const told = (finding: string, answer: string, channel: Channel, from: string) => ({
     id: crypto.randomUUID(),
     finding,
     answer,
     channel,
     from,
     statementId,
-  }));
-  return { id: statementId, said, asked: heard.asked, by: 'caller', readings };
+  });
+  // how a question of care was put tells nothing of what is wrong: nothing is
+  const readings = evidenceIn(heard.onlyCare ? { ...heard, wording: '' } : heard).map((one) => told(one.finding, one.answer, one.channel, one.from));
+  const open = heard.leftOpen === null ? [] : [told(heard.leftOpen, UNKNOWN_ANSWER, 'caller', said)];
+  return { id: statementId, said, asked: heard.asked, by: 'caller', readings: [...readings, ...open] };
 }
 
 const BY_THE_CALLER: ReadonlySet<Channel> = new Set<Channel>(['caller', 'caller-unsure', 'caller-looked']);
