@@ -22,7 +22,7 @@ function narrowness(selector: HostSelector): number {
   return 'family' in selector ? 1 : 0;
 }
 
-/** Whether a finding can be seen on a plant at all: nobody is asked about the lawn of a pear tree. */
+/** Whether a finding can be seen on a plant at all, or a test be made of it: nobody is asked about the lawn of a pear tree. */
 export const canShow = ({ only }: Pick<Finding, 'only'>, plant: Plant | null): boolean =>
   only === undefined || plant === null || only.some((group) => plant.groups.includes(group));
 
