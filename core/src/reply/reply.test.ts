@@ -183,6 +183,16 @@ describe('reply', () => {
     expect(letter(['frost', true], ['holes', false])).toContain(`Please look and tell us\n– ${ask('holes')}\n\n`);
     expect(letter(['frost', true])).toContain(ask('frost'));
   });
+  it('lets nothing be moved of what may have to be reported, sure of it or not', () => {
+    const standing = standingOf(eaten, '2026-05-10', consultant);
+    const letter = (notifiable: boolean) => {
+      const causes = edition.causes.map((cause) => ({ ...cause, notifiable }));
+      const judge = new Consultant({ ...edition, causes });
+      return reply(eaten, '2026-05-10', null, judge, { ...standing, decision: { ...standing.decision, firm: false } });
+    };
+    expect(letter(true)).toContain('move nothing off the place');
+    expect(letter(false)).not.toContain('reported');
+  });
   it('gives amounts, days and gear of the plan, and sends to a licensed person where only they may', () => {
     const plan = {
       dose: 'Lakewash Soap: 100 ml in 5 litres, once',

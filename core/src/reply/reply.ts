@@ -139,11 +139,19 @@ function hostName(plant: Plant | null): string {
 const LOOK_AT = 3;
 
 /** What to look at; a letter cannot say "you told us", so what was told is asked for only where nothing else is. */
-function unsure({ standing, edition }: ReplyInput): string[] {
+function unsure({ standing, edition }: ReplyInput, cause: Cause): string[] {
   const fresh = standing.questions.filter(({ again }) => !again);
   const particulars = (fresh.length > 0 ? fresh : standing.questions).flatMap((q) => edition.findings.find((f) => f.id === q.finding)?.ask ?? []);
   const asks = [...(standing.openly === 'what' ? [ASK_OPENLY.what] : []), ...particulars].slice(0, LOOK_AT);
-  return ['That is not sure enough to act on, so please treat nothing yet.', '', 'Please look and tell us', ...asks.map((ask) => `– ${ask}`), ''];
+  const reported = cause.notifiable ? ['It may have to be reported: until that is clear, cut nothing and move nothing off the place.'] : [];
+  return [
+    'That is not sure enough to act on, so please treat nothing yet.',
+    ...reported,
+    '',
+    'Please look and tell us',
+    ...asks.map((ask) => `– ${ask}`),
+    '',
+  ];
 }
 
 /** Where to go with what a garden advisor cannot or may not do; only those the case calls for. */
@@ -297,7 +305,7 @@ export function composeReply(input: ReplyInput): string {
         ? `It is ${likelihoodWord(leader.probability)} ${name}: ${chance}.`
         : `It could be many things, likeliest so far ${name}: ${chance}.`;
     lines.push(`${thanks} ${untold ? 'We cannot say yet what it is.' : likely}`);
-    lines.push(...(standing.decision.firm ? advised(input, cause) : unsure(input)));
+    lines.push(...(standing.decision.firm ? advised(input, cause) : unsure(input, cause)));
   }
   if (input.care && !input.care.only && input.care.answers.length > 0) lines.push('You also asked', '', ...careLines(input));
   lines.push(...lookAgain(input));
