@@ -148,7 +148,7 @@ export function toCause(placed: Placed<CauseRow>, forms: Map<string, FormRow>, s
     id: row.id,
     name: row.name,
     ...(row.latin ? { latin: row.latin } : {}),
-    also: [...new Set([...row.also, ...(callers?.also ?? [])])].filter((name) => name !== row.name).sort(),
+    also: [...new Set([...row.also, ...(callers?.also ?? [])])].filter((name) => name !== row.name),
     kind: row.kind,
     story: row.story.trim(),
     ...(heard ? { heard: shared.telling(heard) } : {}),

@@ -9,6 +9,7 @@ import { withDesk, type DeskEntry } from './desk.ts';
 import { EMPTY_LEXICON, toFinding, toInspection, toLexicon, toPlant } from './rows.ts';
 import { inCommonForms } from './commonForms.ts';
 import { careOf } from './forms.ts';
+import { inPackingOrder, likeBesideLike } from './packingOrder.ts';
 import { readFolder, type Complaint, type Place, type Placed } from './read.ts';
 import {
   activeRow,
@@ -46,15 +47,6 @@ export interface Compiled {
   /** Tests that are read out step by step. Neither they nor the works travel in the edition. */
   inspections: Inspection[];
   places: Record<'causes' | 'plants' | 'findings' | 'inspections' | 'tasks', Map<string, Place>>;
-}
-
-/** Rows in the order of what these fields hold: like beside like travels shorter (three kilobytes of an edition), and no one else minds the order. */
-function likeBesideLike<Row extends object>(rows: readonly Row[], ...fields: (keyof Row)[]): Row[] {
-  const key = (row: Row) => JSON.stringify(fields.map((field) => row[field]));
-  return rows
-    .map((row) => ({ row, key: key(row) }))
-    .sort((a, b) => (a.key < b.key ? -1 : Number(a.key > b.key)))
-    .map(({ row }) => row);
 }
 
 const byId = <T extends { id: string }>(rows: readonly T[]): Map<string, T> => new Map(rows.map((row) => [row.id, row]));
@@ -95,12 +87,9 @@ export function compile(root: string, desk: readonly DeskEntry[] = []): Compiled
   const written = {
     plants: plants.map((row) => toPlant(row, careOf(row, careForms, complaints))),
     findings: asked,
-    causes: likeBesideLike(
-      causes.flatMap((row) => toCause(row, formsById, shared, complaints) ?? []),
-      'kind',
-      'rates',
-      'id',
-    ).map((cause) => ({ ...cause, rates: inFindingOrder(cause.rates, asked) })),
+    causes: likeBesideLike(inPackingOrder(causes.flatMap((row) => toCause(row, formsById, shared, complaints) ?? [])), 'kind', 'rates', 'id').map(
+      (cause) => ({ ...cause, rates: inFindingOrder(cause.rates, asked) }),
+    ),
     careTopics: topics.map(({ id, name, general, verbs, words, told }) => ({
       id,
       name,

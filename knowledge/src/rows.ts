@@ -50,7 +50,7 @@ export function toPlant(row: z.infer<typeof plantRow>, care: Record<string, stri
     also: [...row.also].sort(), // an edition that is sorted packs better
     genus: row.latin.split(' ')[0] ?? row.latin,
     family: row.family,
-    groups: row.groups,
+    groups: [...row.groups].sort(),
     ...(row.generic ? { generic: true } : {}),
     ...(row['hardy-c'] === undefined ? {} : { hardyC: row['hardy-c'] }),
     ...(row.sizes.length > 0 ? { sizes: row.sizes.map(({ what, ...size }) => ({ ...(what ? { what } : {}), ...size })) } : {}),

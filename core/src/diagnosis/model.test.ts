@@ -27,6 +27,14 @@ describe('hosts', () => {
     expect(hostWeight(picky, oak!)).toBe(3);
     expect(hostWeight(picky, bean!)).toBe(0);
   });
+  it('takes the heavier of two as narrow, in whatever order', () => {
+    const include = [
+      { group: 'tree', weight: 0.3 },
+      { group: 'hedge', weight: 0.8 },
+    ];
+    const both = { ...oak!, groups: ['tree', 'hedge'] };
+    for (const order of [include, [...include].reverse()]) expect(hostWeight({ hosts: { include: order, exclude: [] } }, both)).toBe(0.8);
+  });
   it('keeps a narrow cause possible but unlikely while the plant is unknown', () => {
     expect(hostWeight(beetle!, null)).toBeGreaterThan(0);
     expect(hostWeight(beetle!, null)).toBeLessThan(hostWeight(mildew!, null));

@@ -61,7 +61,7 @@ export function strayWeight(cause: Cause, plant: Plant | null, edition: Edition)
 /**
  * How well a cause suits a host.
  * @param plant the host, or null when nobody has named it yet
- * @returns a weight of 0 (excluded) or more; 1 is an ordinary host
+ * @returns a weight of 0 (excluded) or more; 1 is an ordinary host. The narrowest that names the plant counts, of equals the heavier.
  */
 export function hostWeight(cause: Pick<Cause, 'hosts'>, plant: Plant | null): number {
   if (plant === null) {
@@ -73,7 +73,7 @@ export function hostWeight(cause: Pick<Cause, 'hosts'>, plant: Plant | null): nu
   }
   const including = cause.hosts.include.filter((entry) => selects(entry, plant));
   if (including.length === 0) return 0;
-  const best = including.reduce((a, b) => (narrowness(b) > narrowness(a) ? b : a));
+  const best = including.reduce((a, b) => ((narrowness(b) - narrowness(a) || b.weight - a.weight) > 0 ? b : a));
   const excluding = cause.hosts.exclude.filter((entry) => selects(entry, plant));
   return excluding.some((entry) => narrowness(entry) >= narrowness(best)) ? 0 : best.weight;
 }

@@ -130,6 +130,8 @@ describe('talk while a question of ours is open', () => {
     ['they look fine', true, ['coating=none']],
     ['yes', true, ['coating=not:none']],
     ['there are holes', false, ['holes=some']],
+    ['yes it has holes', false, ['holes=some']],
+    ['yes, and it has holes', true, ['coating=not:none', 'holes=some']],
     ['white on the oak', false, []],
     ['well I would say that it is rather white', false, []],
   ])('"%s" answers it: %s', (said, answers, readings) => {

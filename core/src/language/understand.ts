@@ -30,6 +30,10 @@ const OTHER_PARTS: ReadonlySet<Organ> = new Set(['stem', 'root', 'flower', 'frui
 const MOST_WORDS_OF_A_REPLY = 6;
 const YES = /^(?:yes|yep|yeah)\b/i;
 
+/** "Any creature?" – "yes it comes off": drawn into one with what it says, a yes is no answer to something else. */
+const affirmsOther = (said: string, asked: Finding, { readings }: Understanding): boolean =>
+  /^\s*(?:yes|yeah|yep|yup|aye)\s+(?:it|they|that)\b/i.test(said) && readings.length > 0 && readings.every(({ finding }) => finding !== asked.id);
+
 /** Turns running talk into plant, readings and questions of care. Built once for an edition, then pure. */
 export class Understander {
   private readonly vocabulary: Vocabulary;
@@ -106,8 +110,8 @@ export class Understander {
    */
   understandReply(said: string, asked: Finding, known: Plant | null = null): { understanding: Understanding; answers: boolean } {
     const behind = () => this.understand([{ ask: asked.ask, say: said }], known);
-    if (answersQuestion(said)) return { understanding: behind(), answers: true };
     const alone = this.understand([said], known);
+    if (answersQuestion(said) && !affirmsOther(said, asked, alone)) return { understanding: behind(), answers: true };
     if (!this.canAnswer(asked, said, alone)) return { understanding: alone, answers: false };
     const answer = behind();
     const isTold = answer.readings.some(({ finding, answer }) => finding === asked.id && (alone.readings.length === 0 || answer !== asked.absent));

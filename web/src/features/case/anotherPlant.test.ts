@@ -16,7 +16,20 @@ const where: Finding = {
     { id: 'none', say: 'none', words: [], background: 0.9 },
   ],
 };
-const understander = new Understander({ ...smallEdition, findings: [...smallEdition.findings, where] });
+const kindsOf = (id: string, group: string): Plant => ({
+  ...smallEdition.plants[0]!,
+  id,
+  name: id,
+  latin: 'various',
+  also: [],
+  groups: [group],
+  generic: true,
+});
+const understander = new Understander({
+  ...smallEdition,
+  findings: [...smallEdition.findings, where],
+  plants: [...smallEdition.plants, kindsOf('lawn', 'turf'), kindsOf('shrub', 'shrub')],
+});
 const plant = (id: string): Plant => smallEdition.plants.find((one) => one.id === id)!;
 /** Reads with the bean on the table, and counts how often it has to. */
 function ear() {
@@ -41,6 +54,8 @@ describe('a line turns to another plant', () => {
     ['my bean has holes in the leaves, the oak is fine', null],
     ['my bean has holes in the leaves and we have an oak', null],
     ['we have an oak in the garden', null],
+    ['holes in the leaves and the lawn has holes', 'and the lawn has holes'],
+    ['the shrub has holes in the leaves', null],
   ])('"%s" at %p', async (said, words) => expect(await wordsOf(said)).toBe(words));
   it('and is found in a long letter without reading it at every comma', async () => {
     const long = ear();

@@ -2,13 +2,19 @@ import type { Plant } from '@sounding/core/edition/plants.ts';
 import { joints } from '@sounding/core/language/joints.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 
+const isTurf = ({ groups }: Plant): boolean => groups.includes('turf');
+/** A kind instead of a plant, "the tree", may mean the one beside it; a lawn means no plant but a grass, or a weed in it. */
+const mayMean = (kind: Plant, beside: Plant): boolean =>
+  kind.generic === true && (!isTurf(kind) || isTurf(beside) || beside.generic === true || beside.groups.includes('weed'));
+const areApart = (one: Plant, other: Plant): boolean => one.id !== other.id && !mayMean(one, other) && !mayMean(other, one);
+
 /**
  * The plant that words are about when it is another than the one on the table; null while they may belong to it.
  * Two plants named at once are compared, and an answer is about what was asked.
  */
 export function anotherPlant(host: Plant | null, heard: Heard): Plant | null {
   const { asked, host: named, plants } = heard;
-  if (!host || host.generic || asked !== null || !named || named.generic || named.id === host.id) return null;
+  if (!host || asked !== null || !named || !areApart(host, named)) return null;
   return heard.tells && plants.every(({ plant }) => plant.id === named.id) ? named : null;
 }
 
@@ -57,7 +63,7 @@ export async function turnOf(
   if (!here) return null;
   const apart = anotherPlant(host, whole);
   if (apart) return { other: apart, here, from: (await whereItTurns(said, here, apart, listen)) ?? 0 };
-  const other = whole.plants.find(({ plant, nearby }) => !nearby && !plant.generic && plant.id !== here.id)?.plant;
+  const other = whole.plants.find(({ plant, nearby }) => !nearby && areApart(here, plant))?.plant;
   const from = other && whole.asked === null ? await whereItTurns(said, here, other, listen) : null;
   return other && from !== null && !BESIDE.test(said.slice(from)) ? { other, here, from } : null;
 }

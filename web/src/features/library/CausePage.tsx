@@ -156,6 +156,7 @@ export function CausePage() {
   );
   if (!edition) return <Sheet>{waiting}</Sheet>;
   if (!cause) return <NotThere what="cause" />;
+  const hosts = [...cause.hosts.include].sort((a, b) => b.weight - a.weight);
   const dated = windows.flatMap((w) => (w.from && w.to ? [{ id: w.window, name: w.name, from: w.from, to: w.to, basis: w.basis }] : []));
   const timing = (windowId: string | undefined) => {
     const found = windows.find((w) => w.window === windowId);
@@ -180,7 +181,7 @@ export function CausePage() {
         <div>
           <h2>How it lives</h2>
           <p>{cause.story}</p>
-          <Aside>On {cause.hosts.include.map((host) => hostText(host, edition)).join(', ')}.</Aside>
+          <Aside>On {hosts.map((host) => hostText(host, edition)).join(', ')}.</Aside>
           <h2>What is seen</h2>
           <Lines>
             {mostTellingFirst(cause, edition.findings).map((rate) => {
