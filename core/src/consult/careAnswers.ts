@@ -34,9 +34,13 @@ export interface CareDate {
   timing: WindowStanding;
 }
 
-/** Who is asked when some of it was eaten: never this desk. */
-const ifEaten = ({ latin }: Plant): string =>
-  `If any was eaten or chewed, ring the poison centre, for an animal the vet, at once, with its name: ${latin}.`;
+/** A card for several plants has a name of only one of them. */
+const isForSeveral = ({ name, generic }: Plant): boolean => generic === true || /,| and | or /.test(name);
+/** Who is asked when some of it was eaten: never this desk, and never by the name of another plant. */
+const ifEaten = (plant: Plant): string => {
+  const name = isForSeveral(plant) ? 'its own name – this card is for several plants –' : `its name, ${plant.latin},`;
+  return `If any was eaten or chewed, ring the poison centre, for an animal the vet, at once: give ${name} and keep a piece of it.`;
+};
 
 /** Stands for the plant where none was named. */
 const ANY_PLANT = 'plants in general';

@@ -46,6 +46,7 @@ describe('another name of a cause', () => {
       ['rot, soft', 'Soft rots'],
     ],
     [['dark mush', 'mush of the dark', 'soft'], ['mush of the dark']],
+    [['natural mush', 'normal mush'], ['normal mush']],
     [
       ['Pythium', 'pythiums'],
       ['Pythium', 'pythiums'],

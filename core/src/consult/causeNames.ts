@@ -23,9 +23,9 @@ const wordsOf = (name: string): string[] =>
     .filter((word) => !JOINING.test(word))
     .map((word) => word.replace(/s$/, ''));
 
-/** The same in one order and form: "foot rot of papaya" is papaya foot rot, and split bark is a bark split. */
+/** The same in one order and form: "foot rot of papaya" is papaya foot rot, split bark is a bark split, and what is normal is natural. */
 const wordsTold = (name: string, irregular: Record<string, string>): string =>
-  [...new Set(wordsOf(name).map((word) => stemOf(word, irregular)))].sort().join(' ');
+  [...new Set(wordsOf(name).map((word) => stemOf(word === 'normal' ? 'natural' : word, irregular)))].sort().join(' ');
 
 /** What of the names of a cause says no more than another does: by its words in any order and form. The name it is called by here stays. */
 export function spareNames({ name, latin, also }: Pick<Cause, 'name' | 'latin' | 'also'>, irregular: Record<string, string>): string[] {
