@@ -242,6 +242,7 @@ describe('a choice', () => {
   ])('"%s" – "%s" is "%s"', (ask, say, whole) => expect(choiceTaken(ask, say)[0]).toBe(whole));
   it.each([
     ['Is the soil wet or dry?', 'both'],
+    ['What is on the soil: mould or a crust?', "we're on sand"],
     ['Is the soil wet or dry?', 'wet here and dry there'],
     ['Is it sticky?', 'very'],
     ['Are the spots brown or black?', 'the spots are orange'],

@@ -20,6 +20,8 @@ export const asBeginning = (ask: string): string =>
 /** Words that do not say which of two things is meant. */
 const NOT_TELLING =
   /^(?:the|a|an|of|it|its|they|there|is|are|was|were|just|only|mainly|mostly|more|rather|very|quite|really|sort|kind|i|think|ones?|side|or|and)$/;
+/** Words that name a choice only where nothing else was said: "on it or under it?" – "on sand" is neither. */
+const PLACING = /^(?:on|in|at|by|to|from|with)$/;
 const PRONOUN = /^(?:it|they|that|this|these|those)\s+/i;
 const IS_LAST = /^\s*(?:it's |it is )?the (?:latter|second|last)(?: one| ones)?\s*[.!]?\s*$/i;
 const IS_FIRST = /^\s*(?:it's |it is )?the (?:former|first)(?: one| ones)?\s*[.!]?\s*$/i;
@@ -45,7 +47,8 @@ export function choiceTaken(ask: string, say: string): string[] {
   const last = choices.at(-1)!;
   if (IS_LAST.test(say)) return [last, `${last.replace(/\s+ones?$/, '')} ${/\S+$/.exec(first)?.[0] ?? ''}`];
   if (IS_FIRST.test(say)) return [first];
-  const said = tellingWords(say);
+  const words = tellingWords(say);
+  const said = words.every((word) => PLACING.test(word)) ? words : words.filter((word) => !PLACING.test(word));
   if (said.length === 0 || said.length > MOST_WORDS_OF_A_CHOICE) return [];
   // "is it the old leaves or the new ones": nothing but "it" is spoken of
   const spoken = PRONOUN.test(asked) ? '' : first.replace(/\s*\S+$/, '');

@@ -50,6 +50,10 @@ describe('what asks', () => {
     ['it is dry no matter how much I water', []],
     ['never mind the matter, should I prune it', ['should prune $']],
     ["when's best to plant it", ['when best $']],
+    ["I'd like to move a peony", ['like move $']],
+    ['we are thinking of pruning it', ['thinking pruning $']],
+    ["I don't want to prune it", []],
+    ['I want to get rid of the caterpillars', []],
   ])('"%s" asks in %p', (text, expected) => {
     expect(stretches(text)).toEqual(expected);
   });
