@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { answersQuestion, leavesOpen, utterancesIn } from './dialogue.ts';
+import { addsNothing, answersQuestion, leavesOpen, utterancesIn } from './dialogue.ts';
 
 const isLabel = (label: string) => label !== 'rose';
 const taken = (text: string) => utterancesIn(text, isLabel);
@@ -81,4 +81,13 @@ describe('the question that was put', () => {
     ['brown spots; dropping: yes', false],
     ['brown all over', false],
   ])('is answered by "%s": %s', (say, answers) => expect(answersQuestion(say)).toBe(answers));
+
+  it.each([
+    ['no', true],
+    ['No, nothing else really.', true],
+    ["that's all", true],
+    ['dunno', true],
+    ['no flowers', false],
+    ['nothing eats it', false],
+  ])('"%s" adds nothing: %p', (say, nothing) => expect(addsNothing(say)).toBe(nothing));
 });

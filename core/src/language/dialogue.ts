@@ -95,11 +95,16 @@ export function utterancesIn(text: string, isLabel: (label: string) => boolean):
   return parts.some((part) => typeof part !== 'string') ? parts : [text];
 }
 
+const NOTHING_MORE =
+  /^\s*(?:(?:no|nope|nah|nothing|none|not really|not that i know)(?:[ ,]+(?:really|else|more|nothing|other|thanks|thank you|not))*|(?:that'?s|that is) (?:all|it)(?: really)?)\s*[.!]?\s*$/i;
 const ASKS_BACK = /\bwhat do you mean\b/i;
 
 /** True for talk that leaves the question before it open, and says no more: "dunno", "I haven't looked". */
 export const leavesOpen = (say: string): boolean =>
   answerIn(say) === 'unknown' && say.trim().split(/\s+/).length <= MOST_WORDS_OF_NOT_KNOWING && !ASKS_BACK.test(say);
+
+/** True for talk that has nothing to add where it was asked openly: "no", "that's all", "nothing else", "dunno". */
+export const addsNothing = (say: string): boolean => leavesOpen(say) || NOTHING_MORE.test(say);
 
 /** True for talk that answers the question before it: it says yes, no or that all is well before any question or label of its own. */
 export function answersQuestion(say: string): boolean {

@@ -135,7 +135,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
                 <Key>Enter</Key> to take in what is noted: “{opening}”.{' '}
               </>
             )}
-            <Key>↓</Key> {first === 'plant' ? 'asks on without a name.' : 'asks for particulars'}
+            <Key>0</Key> <Key>↓</Key> {first === 'plant' ? 'asks on without a name.' : 'asks for particulars'}
             {first !== 'plant' && standing.enough.because !== 'no-readings' && asItStands}
           </AsItStands>
         </Ask>

@@ -6,6 +6,7 @@ import type { Finding } from '@sounding/core/edition/findings.ts';
 import { inSentence } from '@sounding/core/edition/names.ts';
 import { readingText } from '@sounding/core/consult/words.ts';
 import { testsFor } from '@sounding/core/consult/tests.ts';
+import { addsNothing } from '@sounding/core/language/dialogue.ts';
 import { useHeard } from '../../engine/engine.ts';
 import { useInspectionsQuery } from '../../store/api.ts';
 import { CarePanel } from './CarePanel.tsx';
@@ -84,7 +85,10 @@ export function QuestionTable({ view, question, session, write }: Props) {
     plant,
     noted,
     finding: asks ? finding : null,
-    onHere: down.words,
+    onHere: (said, heard) => {
+      down.words(said, heard);
+      if (first && heard.readings.length === 0 && addsNothing(said)) move(1);
+    },
     onApart: (said, heard) => openQuestion({ said, heard }),
   });
 
@@ -174,6 +178,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
       '[': () => stepTo(at - 1),
       ']': () => stepTo(at + 1),
       ArrowDown: () => move(1),
+      ...(first && { '0': () => move(1) }),
       ArrowUp: () => move(-1),
     };
     const chosen = answer ? () => answerWith(answer) : keys[event.key];

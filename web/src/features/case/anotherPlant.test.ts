@@ -54,6 +54,7 @@ describe('a line turns to another plant', () => {
     ['my bean has holes in the leaves, the oak is fine', null],
     ['my bean has holes in the leaves and we have an oak', null],
     ['we have an oak in the garden', null],
+    ['holes in the leaves. Also the oak has not flowered and has holes', 'Also the oak has not flowered and has holes'],
     ['holes in the leaves and the lawn has holes', 'and the lawn has holes'],
     ['the shrub has holes in the leaves', null],
   ])('"%s" at %p', async (said, words) => expect(await wordsOf(said)).toBe(words));

@@ -203,6 +203,13 @@ describe('a case', () => {
     expect((await within(ask).findByText(/^what about /)).textContent).not.toBe(first);
     expect(store.getState().work.cases['c1']?.questions[0]?.readings[0]).toMatchObject({ answer: 'unknown' });
   });
+  it.each(['0', 'no{Enter}'])('asks for particulars once there is nothing to tell: %s', async (keys) => {
+    open(aCase({ questions: [aQuestion({ hostId: 'bean' })] }));
+    const ask = await screen.findByRole('region', { name: 'Ask' });
+    await within(ask).findByText(/^What do you see/);
+    await userEvent.type(await entry(), keys);
+    expect(await within(ask).findByText(/^what about /)).toBeTruthy();
+  });
   it('asks the next question, too, where the caller’s own words leave one open', async () => {
     const { store } = open(aCase({ questions: [aQuestion({ hostId: 'bean' })] }));
     const ask = await screen.findByRole('region', { name: 'Ask' });
