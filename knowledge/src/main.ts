@@ -1,17 +1,13 @@
 import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { brotliCompressSync, constants } from 'node:zlib';
+import { brotliCompressSync } from 'node:zlib';
 import { packEdition } from '@sounding/core/edition/packed.ts';
 import { callsBeside } from './calls.ts';
 import { compile } from './compile.ts';
 import { lint } from './lint.ts';
+import { TIGHTLY } from './tightly.ts';
 import { keepTold } from './told.ts';
-
-/** At brotli's tightest, and in small blocks: they follow the columns, which differ from one another. A kilobyte less than in large ones. */
-const TIGHTLY = {
-  params: { [constants.BROTLI_PARAM_QUALITY]: constants.BROTLI_MAX_QUALITY, [constants.BROTLI_PARAM_LGBLOCK]: constants.BROTLI_MIN_INPUT_BLOCK_BITS },
-};
 
 /**
  * `knowledge` lints and writes dist/edition.json, dist/works.json, dist/inspections.json and dist/told.json, with `--pack` also as it travels (VERSION.edition.br, some seconds);

@@ -2,14 +2,11 @@ import { promisify } from 'node:util';
 import { brotliCompress, constants } from 'node:zlib';
 import { packEdition } from '@sounding/core/edition/packed.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
+import { TIGHTLY } from '@sounding/knowledge/tightly.ts';
 
 const compress = promisify(brotliCompress);
 /** A quarter of a second for 3 MB; the tightest takes five seconds for 8 % less. */
 const QUICK = 9;
-/** As tightly as the edition is packed when the application is built: a kilobyte less than brotli's own choice of blocks. */
-const TIGHTLY = {
-  params: { [constants.BROTLI_PARAM_QUALITY]: constants.BROTLI_MAX_QUALITY, [constants.BROTLI_PARAM_LGBLOCK]: constants.BROTLI_MIN_INPUT_BLOCK_BITS },
-};
 /** Old cases bring old editions with them; a desk reads few of them on one day. */
 const KEPT = 8;
 
