@@ -64,4 +64,11 @@ describe('a line turns to another plant', () => {
     expect(await wordsOf(letter, long)).toMatch(/^My oak has/);
     expect(long.parts()).toBeLessThan(20);
   });
+  it('also where no plant was on the table before', async () => {
+    const hear = (part: string): Promise<Heard> =>
+      Promise.resolve({ ...understander.understand([part], null), asked: null, leftOpen: null, careAnswers: [] });
+    const turns = async (said: string) => (await turnOf(said, null, null, await hear(said), hear))?.other.id;
+    expect(await turns('My bean has holes in the leaves. Also the oak has not flowered and has holes in the leaves.')).toBe('oak');
+    expect(await turns('My bean has holes in the leaves. The oak has holes in the leaves as well.')).toBeUndefined();
+  });
 });

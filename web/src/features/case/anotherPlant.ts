@@ -27,6 +27,8 @@ export interface Turn {
 
 /** What a plant fails to do is a complaint: "the hydrangea has not flowered". */
 const FAILS = /(?:\b(?:not|no|never)\b|n't\b)(?:\s+\w+)?\s+(?:flower|bloom|fruit|grow|set|com|sprout|leaf|leav|produc|bear|ripen)\w*/gi;
+/** "Also the oak has holes" only goes on. */
+const JOINED = /^\W*(?:(?:and|but|oh)\s+)?also\b/i;
 /** What is said of a plant beside another tells of both: "the beans have it too", "the beans are fine". */
 const BESIDE = /\b(?:too|also|same|likewise|as well|fine|ok|okay|healthy|untouched|not|no|never|nothing)\b|n't\b/i;
 
@@ -67,5 +69,5 @@ export async function turnOf(
   if (apart) return { other: apart, here, from: (await whereItTurns(said, here, apart, listen)) ?? 0 };
   const other = whole.plants.find(({ plant, nearby }) => !nearby && areApart(here, plant))?.plant;
   const from = other && whole.asked === null ? await whereItTurns(said, here, other, listen) : null;
-  return other && from !== null && !BESIDE.test(said.slice(from).replace(FAILS, '')) ? { other, here, from } : null;
+  return other && from !== null && !BESIDE.test(said.slice(from).replace(JOINED, '').replace(FAILS, '')) ? { other, here, from } : null;
 }
