@@ -50,7 +50,7 @@ describe('what is told of a thing', () => {
   const told = (said: string | { ask: string; say: string }) => new Set(understander.understand([said]).readings.map(({ finding }) => finding));
   it.each([
     ['Grubs?', 'yellowish with black spots', 'leaf-spots'],
-    ['Soil?', 'dry for two months', 'wet-spell'],
+    ['Soil?', 'dry for two months', 'heat-recently'],
     ['Pot', 'no holes', 'leaves-eaten'],
     ['Moved?', 'outside last week', 'onset'],
     ['Tips?', 'still green', 'set-and-form'],
