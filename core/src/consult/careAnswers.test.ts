@@ -33,15 +33,9 @@ describe('answers to questions of care', () => {
   });
   it('are none where nobody knows', () => expect(answers(null, 'cut-back')).toEqual([]));
   it('name what is poisonous, and do not call a plant safe that says nothing', () => {
-    expect(answers({ ...plant, poisonous: 'Sap.' }, 'poison')).toEqual([
-      [
-        'poison',
-        `Sap. If any was eaten or chewed, ring the poison centre, for an animal the vet, at once: give its name, ${plant.latin}, and keep a piece of it.`,
-      ],
-    ]);
-    const [[, ofSeveral]] = answers({ ...plant, name: 'Larkspur and monkshood', poisonous: 'All parts.' }, 'poison') as [[string, string]];
-    expect(ofSeveral).toMatch(/its own name/);
-    expect(ofSeveral).not.toMatch(plant.latin);
+    const [[topic, answer]] = answers({ ...plant, poisonous: 'Sap.' }, 'poison') as [[string, string]];
+    expect([topic, answer]).toEqual(['poison', expect.stringMatching(/^Sap\. If any was eaten or chewed, ring the poison centre.*its label/)]);
+    expect(answer).not.toContain(plant.latin);
     expect(answers(plant, 'poison')).toEqual([['poison', 'Ask by the scientific name.']]);
   });
   it('name what is poisonous first to whoever asks what can be eaten', () => {

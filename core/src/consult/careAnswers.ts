@@ -34,13 +34,9 @@ export interface CareDate {
   timing: WindowStanding;
 }
 
-/** A card for several plants has a name of only one of them. */
-const isForSeveral = ({ name, generic }: Plant): boolean => generic === true || /,| and | or /.test(name);
-/** Who is asked when some of it was eaten: never this desk, and never by the name of another plant. */
-const ifEaten = (plant: Plant): string => {
-  const name = isForSeveral(plant) ? 'its own name – this card is for several plants –' : `its name, ${plant.latin},`;
-  return `If any was eaten or chewed, ring the poison centre, for an animal the vet, at once: give ${name} and keep a piece of it.`;
-};
+/** Who is asked when some of it was eaten: never this desk. Many cards are for several plants, so none gives its Latin name for that of what was eaten. */
+const IF_EATEN =
+  'If any was eaten or chewed, ring the poison centre, for an animal the vet, at once: give the plant’s own name, from its label if there is one, and keep a piece of it.';
 
 /** Stands for the plant where none was named. */
 const ANY_PLANT = 'plants in general';
@@ -57,7 +53,7 @@ function keysFor(edition: Edition, plant: Plant | null, { topic, itself }: CareQ
 function answersOn(edition: Edition, plant: Plant | null, question: CareQuestion): CareAnswer[] {
   const { topic } = question;
   // told from what the plant's card says is poisonous, not from its lines of care
-  if (plant?.poisonous && topic === POISON) return [{ plant: plant.name, topic, answer: `${plant.poisonous} ${ifEaten(plant)}` }];
+  if (plant?.poisonous && topic === POISON) return [{ plant: plant.name, topic, answer: `${plant.poisonous} ${IF_EATEN}` }];
   const own = keysFor(edition, plant, question).flatMap((key) =>
     plant?.care[key] ? [{ plant: plant.name, topic: key, answer: plant.care[key] }] : [],
   );

@@ -26,7 +26,8 @@ const BEST = new Set('best right good proper ideal correct'.split(' '));
 const ENQUIRY = new Set('ask question query advice advise wonder wondering tips know tell information hints help'.split(' '));
 const OF_WHAT = new Set('about on for with regarding re how when if whether where what'.split(' '));
 /** "I'd like to move it", "we are thinking of moving it": who wishes to do something asks how. */
-const WISHING = /^(?:like|want|wish|hope|hoping|planning|plan|thinking|intend)$/;
+const WISHING = /^(?:want|wish|hope|hoping|planning|plan|thinking|intend)$/;
+const WOULD = /^(?:would|(?:i|we)['’]?d|d)$/; // slugs like to feed, and ask nothing
 const NO_WISH = /^(?:not|never|dont|don't|didnt|didn't)$/;
 const WORK =
   /^(?:mov|transplant|prun|trim|cut|divid|split|repot|feed|sow|plant|graft|propagat|shap|replant|relocat|mow|mulch)(?:e|t|ting|ing|ning|ming)?$/;
@@ -68,7 +69,8 @@ function openingEnd(tokens: readonly Token[], i: number, goesOn: boolean): numbe
   if (BE.has(here) && (JOINING.test(word(tokens, i - 1)) ? SUBJECTS.has(next) : opensBreath(tokens, i))) return i + 1;
   if (here === 'one' && next === 'about') return i + 2; // "a quick one about"
   if (BEST.has(here) && OCCASION.has(next)) return i + 2;
-  if (WISHING.test(here) && /^(?:to|of|about)$/.test(next) && WORK.test(after) && !NO_WISH.test(word(tokens, i - 1))) return i + 2;
+  const wishes = WISHING.test(here) ? !NO_WISH.test(word(tokens, i - 1)) : here === 'like' && WOULD.test(word(tokens, i - 1));
+  if (wishes && /^(?:to|of|about)$/.test(next) && WORK.test(after)) return i + 2;
   if (ENQUIRY.has(here) && OF_WHAT.has(next)) return i + 2;
   if (/^(how|when)$/.test(here) && opensBreath(tokens, i) && (next === '' || tokens[i + 1]!.clause !== clause)) return i + 1;
   if (i === 0 && WH.has(here) && next !== '' && !SUBJECTS.has(next) && tokens.length <= SHORT) return 1;

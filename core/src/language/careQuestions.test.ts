@@ -54,6 +54,7 @@ describe('what asks', () => {
     ['we are thinking of pruning it', ['thinking pruning $']],
     ["I don't want to prune it", []],
     ['I want to get rid of the caterpillars', []],
+    ['slugs like to feed on it', []],
   ])('"%s" asks in %p', (text, expected) => {
     expect(stretches(text)).toEqual(expected);
   });

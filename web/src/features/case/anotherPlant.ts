@@ -4,9 +4,9 @@ import type { Heard } from '../../engine/engine.worker.ts';
 
 const isTurf = ({ groups }: Plant): boolean => groups.includes('turf');
 /** A kind instead of a plant, "the tree", may mean the one beside it; a lawn means no plant but a grass, or a weed in it. */
-const mayMean = (kind: Plant, beside: Plant): boolean =>
+const isVague = (kind: Plant, beside: Plant): boolean =>
   kind.generic === true && (!isTurf(kind) || isTurf(beside) || beside.generic === true || beside.groups.includes('weed'));
-const areApart = (one: Plant, other: Plant): boolean => one.id !== other.id && !mayMean(one, other) && !mayMean(other, one);
+const areApart = (one: Plant, other: Plant): boolean => one.id !== other.id && !isVague(one, other) && !isVague(other, one);
 
 /**
  * The plant that words are about when it is another than the one on the table; null while they may belong to it.
@@ -26,7 +26,7 @@ export interface Turn {
 }
 
 /** What a plant fails to do is a complaint: "the hydrangea has not flowered". */
-const FAILS = /(?:\b(?:not|no|never)\b|n't\b)(?:\s+\w+)?\s+(?:flower|bloom|fruit|grow|set|com|sprout|leaf|leav|produc|bear|ripen)\w*/gi;
+const FAILS = /(?:\b(?:not|no|never)\b|n't\b)(?:\s+\w+)?\s+(?:flower|bloom|fruit|grow|set\b|com(?:e|ing)\b|sprout|leaf|leav|produc|bear|ripen)\w*/gi;
 /** "Also the oak has holes" only goes on. */
 const JOINED = /^\W*(?:(?:and|but|oh)\s+)?also\b/i;
 /** What is said of a plant beside another tells of both: "the beans have it too", "the beans are fine". */
