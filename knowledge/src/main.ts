@@ -6,7 +6,7 @@ import { packEdition } from '@sounding/core/edition/packed.ts';
 import { callsBeside } from './calls.ts';
 import { compile } from './compile.ts';
 import { lint } from './lint.ts';
-import { TIGHTLY } from './tightly.ts';
+import { MOST_BYTES, TIGHTLY } from './tightly.ts';
 import { keepTold } from './told.ts';
 
 /**
@@ -30,6 +30,9 @@ if (!process.argv.includes('--lint')) {
   writeFileSync(join(here, 'dist', 'inspections.json'), JSON.stringify(compiled.inspections));
   keepTold(callsBeside(join(here, 'data')));
   for (const old of readdirSync(join(here, 'dist')).filter((name) => name.endsWith('.edition.br'))) rmSync(join(here, 'dist', old));
-  if (process.argv.includes('--pack'))
-    writeFileSync(join(here, 'dist', `${edition.version}.edition.br`), brotliCompressSync(JSON.stringify(packEdition(edition)), TIGHTLY));
+  if (process.argv.includes('--pack')) {
+    const packed = brotliCompressSync(JSON.stringify(packEdition(edition)), TIGHTLY);
+    writeFileSync(join(here, 'dist', `${edition.version}.edition.br`), packed);
+    if (packed.length > MOST_BYTES) process.stderr.write(`warning: the edition weighs ${packed.length} bytes packed, more than ${MOST_BYTES}\n`);
+  }
 }

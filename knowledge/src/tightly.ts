@@ -11,3 +11,6 @@ export const TIGHTLY = {
     [constants.BROTLI_PARAM_NDIRECT]: 15,
   },
 };
+
+/** What the shipped edition may weigh so: an edition is to load in under 400 kB, and what a desk adds of its own needs room in it. */
+export const MOST_BYTES = 399_000;
