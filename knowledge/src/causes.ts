@@ -169,6 +169,7 @@ export function toCause(placed: Placed<CauseRow>, forms: Map<string, FormRow>, s
     notifiable: row.notifiable,
     ...(row.index ? { index: row.index } : {}),
     replyLine: row.reply,
+    ...(row.spreads ? { spreads: row.spreads } : {}),
     ...provenanceOf(row, row.mark),
   };
 }

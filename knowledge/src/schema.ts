@@ -228,6 +228,8 @@ export const formRow = z.strictObject({ id, also: words, ...sharedByForm });
 
 export const causeRow = z.strictObject({
   id,
+  /** How it passes to other plants, where its kind says it wrongly. */
+  spreads: z.string().optional(),
   form: id.optional(),
   name: z.string(),
   latin: z.string().optional(),

@@ -33,5 +33,8 @@ export const POISON = 'poison';
 /** Care topic: cutting down and taking spent flowers off. */
 export const CUT_BACK = 'cut-back';
 
+/** Care topic: whether what ails a plant passes to others; the cause answers it, not the plant's card. */
+export const SPREAD = 'spread';
+
 /** Care topic: whether a crop that was struck can still be eaten. */
 export const EAT = 'eat';

@@ -87,6 +87,8 @@ export interface Cause extends Provenance {
   cautions: string[];
   notifiable: boolean;
   replyLine: string;
+  /** Whether and how it passes to other plants, where it does so otherwise than its kind as a rule; see consult/spread.ts. */
+  spreads?: string;
   /** The weather rule that says when it infects; see season/indices. */
   index?: IndexId;
 }

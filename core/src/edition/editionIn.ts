@@ -25,6 +25,7 @@ const causeIn = (cause: Cause): Cause => ({
   worth: turned(cause.worth),
   replyLine: turned(cause.replyLine),
   leaveWhen: turned(cause.leaveWhen),
+  ...(cause.spreads === undefined ? {} : { spreads: turned(cause.spreads) }),
   cautions: turned(cause.cautions),
   lookAlikes: cause.lookAlikes.map((like) => ({ ...like, say: turned(like.say) })),
   windows: cause.windows.map((window) => ({ ...window, name: turned(window.name) })),

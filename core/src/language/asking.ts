@@ -10,7 +10,7 @@ export interface Asking {
   about: number;
 }
 
-const AUXILIARIES = new Set('should can could do does must shall will would ought might am were have has'.split(' '));
+const AUXILIARIES = new Set('should can could do does must shall will would ought might may am were have has'.split(' '));
 const SUBJECTS = new Set(
   'i you we it they one he she my the this these those that some any there all both anybody anyone everybody people'.split(' '),
 );
@@ -23,7 +23,11 @@ const JOINING = /^(?:and|but|so|or)$/;
 const OCCASION = new Set('time way month moment season'.split(' '));
 const BEST = new Set('best right good proper ideal correct'.split(' '));
 /** "I want to ask about", "any advice on", "wondering whether". */
-const ENQUIRY = new Set('ask question query advice advise wonder wondering tips know tell information hints help'.split(' '));
+const ENQUIRY = new Set(
+  'ask asks asked asking question query advice advise wonder wonders wondered wondering tips know tell information hints help'.split(' '),
+);
+/** The advisor writes down that it was asked: "she also asks are the seeds poisonous". */
+const ASKED = /^(ask|asks|asked|asking|know|wonder|wonders|wondered|wondering)$/;
 const OF_WHAT = new Set('about on for with regarding re how when if whether where what'.split(' '));
 /** "I'd like to move it", "we are thinking of moving it": who wishes to do something asks how. */
 const WISHING = /^(?:want|wish|hope|hoping|planning|plan|thinking|intend)$/;
@@ -64,9 +68,10 @@ function openingEnd(tokens: readonly Token[], i: number, goesOn: boolean): numbe
   if (word(tokens, i - 1) === 'why') return -1; // asks for a cause
   if (/^(have|has|were|am)$/.test(here) && !opensBreath(tokens, i)) return -1; // "they have all split" tells
   if (AUXILIARIES.has(here) && SUBJECTS.has(next)) return i + 2;
-  if (AUXILIARIES.has(here) && next !== '' && next !== 'not' && (goesOn || opensBreath(tokens, i) || WH.has(word(tokens, i - 1)))) return i + 1;
+  const isOpening = goesOn || opensBreath(tokens, i) || WH.has(word(tokens, i - 1)) || ASKED.test(word(tokens, i - 1));
+  if (AUXILIARIES.has(here) && next !== '' && next !== 'not' && isOpening) return i + 1;
   // "the stem is soft and is brown" tells, "…, and is the lily poisonous" asks
-  if (BE.has(here) && (JOINING.test(word(tokens, i - 1)) ? SUBJECTS.has(next) : opensBreath(tokens, i))) return i + 1;
+  if (BE.has(here) && (JOINING.test(word(tokens, i - 1)) ? SUBJECTS.has(next) : isOpening)) return i + 1;
   if (here === 'one' && next === 'about') return i + 2; // "a quick one about"
   if (BEST.has(here) && OCCASION.has(next)) return i + 2;
   const wishes = WISHING.test(here) ? !NO_WISH.test(word(tokens, i - 1)) : here === 'like' && WOULD.test(word(tokens, i - 1));
@@ -138,6 +143,11 @@ export function askingIn(tokens: readonly Token[]): Asking[] {
     return WITH_IT.test(said) ? { ...asking, about: begins } : { from: begins, body: begins, to, about: begins };
   });
 }
+
+/** "And can she eat them", "he asks if it spreads": a line that asks us, however it was written down. */
+const ASKS_US =
+  /^\s*(?:(?:and|but|so|then|also|now|she|he|they|caller|the (?:lady|man|caller)|is|was) )*(?:asks|asked|asking|wants? to know|wonders|wondering|(?:(?:how (?:often|much|soon|long|many)|when|what|which|where|who|how)(?: \w+)? )?(?:can|could|should|shall|will|would|must|may|does|do|is|are) (?:i|we|she|he|they|it|you|this|that|these|those|the)) /i;
+export const asksUs = (said: string): boolean => ASKS_US.test(said);
 
 /** Openings that ask how, when or whether to do something, as against what is the matter. */
 const OF_DOING =

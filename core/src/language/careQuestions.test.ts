@@ -55,6 +55,7 @@ describe('what asks', () => {
     ["I don't want to prune it", []],
     ['I want to get rid of the caterpillars', []],
     ['slugs like to feed on it', []],
+    ['she also asks are the seeds toxic', ['are the $']],
   ])('"%s" asks in %p', (text, expected) => {
     expect(stretches(text)).toEqual(expected);
   });

@@ -1,4 +1,4 @@
-import { CUT_BACK, EAT, POISON, type CareTopic } from '../edition/care.ts';
+import { CUT_BACK, EAT, POISON, SPREAD, type CareTopic } from '../edition/care.ts';
 import type { Plant } from '../edition/plants.ts';
 import { asksToDo, tellsTrouble, type Asking } from './asking.ts';
 import type { PhraseMatch } from './phrases.ts';
@@ -130,7 +130,8 @@ export class CareQuestions {
   private mentionedIn(tokens: readonly Token[], named: ReadonlyMap<number, Plant>, phrases: readonly CarePhrase[]): CareQuestion[] {
     const spoken = [
       ...this.verbsIn(tokens, 0, tokens.length, named).map(({ topic, at }) => ({ topic, at: [at] })),
-      ...phrases.filter(({ at }) => at.length > 1).map(({ value, at }) => ({ topic: value.topic, at })),
+      // "it is spreading to the others" tells
+      ...phrases.filter(({ value, at }) => at.length > 1 && value.topic !== SPREAD).map(({ value, at }) => ({ topic: value.topic, at })),
     ].sort((a, b) => a.at.at(-1)! - b.at.at(-1)!);
     return spoken.map(({ topic, at }) => ({ topic, from: textOf(tokens, at[0]!, at.at(-1)!) }));
   }

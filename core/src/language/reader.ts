@@ -23,7 +23,7 @@ import { Taking } from './taking.ts';
 import type { Token } from './tokens.ts';
 import { onScale, type Understanding } from './understanding.ts';
 import type { Vocabulary } from './vocabulary.ts';
-import { isWondered } from './wondered.ts';
+import { asksWhatComes, isWondered } from './wondered.ts';
 
 /** How a text is to be read. */
 export interface Manner {
@@ -173,7 +173,8 @@ export class Reader {
       (i) => telling.has(i),
       (token) => organs.isPart(token),
     );
-    const isLeftOut = (token: Token, i: number) => smallTalk[i] || named.has(i) || aside.has(i) || negatedBy[i] !== -1 || supposed[i];
+    const isLeftOut = (token: Token, i: number) =>
+      smallTalk[i] || named.has(i) || aside.has(i) || negatedBy[i] !== -1 || supposed[i] || asksWhatComes(tokens, token);
     const kept = tokens.filter((token, i) => !isLeftOut(token, i) && !vocabulary.isSmall(token) && !vocabulary.isRemedy(token));
     // "asdf qwer" is no way of putting anything
     return kept.some((token) => vocabulary.isKnown(token)) ? kept.map(({ word }) => word).join(' ') : '';

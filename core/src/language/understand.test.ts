@@ -134,6 +134,7 @@ describe('talk while a question of ours is open', () => {
     ['yes, and it has holes', true, ['coating=not:none', 'holes=some']],
     ['white on the oak', false, []],
     ['well I would say that it is rather white', false, []],
+    ['can she touch the white', false, []],
   ])('"%s" answers it: %s', (said, answers, readings) => {
     const reply = reader.understandReply(said, coating);
     expect(reply.answers).toBe(answers);

@@ -1,8 +1,9 @@
-import { EAT, POISON } from '../edition/care.ts';
+import { EAT, POISON, SPREAD } from '../edition/care.ts';
 import type { Edition } from '../edition/edition.ts';
 import type { Finding, Organ } from '../edition/findings.ts';
 import type { Plant } from '../edition/plants.ts';
 import { Answering } from './answering.ts';
+import { asksUs } from './asking.ts';
 import type { CareQuestion } from './careQuestions.ts';
 import { answersQuestion, utterancesIn, type Utterance } from './dialogue.ts';
 import { aboutWhere } from './meaning.ts';
@@ -122,7 +123,7 @@ export class Understander {
   private canAnswer(asked: Finding, said: string, alone: Understanding): boolean {
     const named = [...this.organs.namedIn(this.vocabulary.mended(said))];
     const isShort = said.trim().split(/\s+/).length <= MOST_WORDS_OF_A_REPLY;
-    if (!isShort || alone.plants.length > 0 || named.some((organ) => organ !== asked.organ)) return false;
+    if (!isShort || asksUs(said) || alone.plants.length > 0 || named.some((organ) => organ !== asked.organ)) return false;
     const told = alone.readings.map(({ finding }) => this.findings.get(finding)!);
     // what is said of no part is read as of a leaf, where it is not asked of another; "last week" is said of any time that was asked for
     const isOfAnyPart = (OTHER_PARTS.has(asked.organ) || asked.only !== undefined) && told.every(({ organ }) => organ === 'leaf');
@@ -147,7 +148,7 @@ export class Understander {
       ...whole,
       care,
       tells: whole.claims.length + care.length > 0 || whole.readings.some(({ finding }) => this.findings.get(finding)!.kind !== 'site'),
-      onlyCare: whole.care.some(({ topic }) => !seen || !ON_SEEING.has(topic)) && !troubled && !whole.maybeCare.trouble,
+      onlyCare: whole.care.some(({ topic }) => topic !== SPREAD && (!seen || !ON_SEEING.has(topic))) && !troubled && !whole.maybeCare.trouble,
       measurements: words.flatMap((utterance) => measurementsIn(typeof utterance === 'string' ? utterance : utterance.say, whole.host ?? known)),
     };
   }

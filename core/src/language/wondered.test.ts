@@ -24,6 +24,9 @@ describe('what a question wonders about', () => {
     'when will it get mildew next year',
     'and should I dust for mildew',
     'I do not know if there is mildew',
+    'how often must she dust for mildew',
+    'he asks if they will get mildew',
+    'she asks will it get mildew',
   ])('is not seen: "%s"', (sentence) => expect(wonders(sentence)).toBe(true));
   it.each([
     'there is mildew',

@@ -11,14 +11,21 @@ const isCondition = (tokens: readonly Token[], at: readonly number[]): boolean =
   tokens.some(
     ({ word, clause }, i) =>
       /^(if|when|because)$/.test(word) &&
+      !/^(ask|asks|asked|asking|know|wonder|wonders|wondering)$/.test(tokens[i - 1]?.word ?? '') &&
       clause === tokens[at[0]!]!.clause &&
       !/^(i|we|you|do|does|should|shall|can|will)$/.test(tokens[i + 1]?.word ?? '') &&
       at.every((k) => k > i),
   );
 
 /** Asks of what is to come, with or without its mark: "is it going to flower this year", "when do I have to spray". */
-const LOOKS_AHEAD =
-  /^(and |but |so )?((is|are) (it|they|this|that|(the|my) \w+) going to|will (it|they|this|that|the|my)|when (do|should|shall|can|will) (i|we|it|they)|(should|shall|do) (i|we)) /;
+const TO_COME =
+  '(is|are) (it|they|this|that|(the|my) \\w+) going to|will (it|they|this|that|the|my)|(if|whether) (it|they|this|that) (will|is going to|are going to)';
+const TO_DO =
+  '(when|where|how (often|much|soon|long)) (do|does|should|shall|can|will|must|could) (i|we|it|they|she|he|you)|(should|shall|must) (i|we|they|she|he)|do (i|we)';
+/** Written down as asked: "she asks, too, will it flower". */
+const PREFACE = '^(and |but |so |also |then |now |she |he |they |asks |asked |is asking |wants to know |wonders |if |whether )*';
+const LOOKS_AHEAD = new RegExp(`${PREFACE}(${TO_COME}|${TO_DO}) `);
+const OF_WHAT_COMES = new RegExp(`${PREFACE}(${TO_COME}) `);
 
 /** A breath too short to tell anything of its own. */
 const SHORT_BREATH = 2;
@@ -26,6 +33,11 @@ const SHORT_BREATH = 2;
 const goesOn = (breath: readonly Token[]): boolean => breath.length <= SHORT_BREATH || /^(or|and|maybe|perhaps)$/.test(breath[0]!.word);
 
 const spoken = (words: readonly Token[]): string => words.map(({ word }) => word).join(' ');
+
+/** True for words of a breath that asks what is to come: no way of putting what is seen. */
+export function asksWhatComes(tokens: readonly Token[], { clause, breath }: Token): boolean {
+  return OF_WHAT_COMES.test(spoken(tokens.filter((token) => token.clause === clause && token.breath === breath)));
+}
 
 /** True for a phrase in a clause that only wonders whether it is so. */
 export function isWondered(tokens: readonly Token[], { value, at }: Match): boolean {

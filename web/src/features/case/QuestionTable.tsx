@@ -74,7 +74,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const down = useTakeDown(question, plant, noted, write);
   const openQuestion = useOwnQuestion(view, question, session, write);
 
-  const care = useCaseCare(view, question, edition, date);
+  const care = useCaseCare(view, question, edition, standing, date);
   const { first, next, asks, move, toTheTop } = useAsking(standing, question.hostId !== null, care.only);
   const finding: Finding | null = edition?.findings.find((f) => f.id === next?.finding) ?? null;
   const before = next?.again ? weighed.filter((r) => r.finding === next.finding).at(-1) : undefined;

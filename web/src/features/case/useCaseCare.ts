@@ -1,5 +1,8 @@
 import { useMemo } from 'react';
 import type { CaseView, QuestionView } from '@sounding/contract/api.ts';
+import type { Standing } from '@sounding/core/consult/consult.ts';
+import { withSpread } from '@sounding/core/consult/spread.ts';
+import type { Cause } from '@sounding/core/edition/causes.ts';
 import type { ReplyCare } from '@sounding/core/reply/reply.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { WORDING } from '@sounding/core/edition/findings.ts';
@@ -14,8 +17,18 @@ export interface CaseCare extends ReplyCare {
 
 const NONE: CaseCare = { only: false, answers: [], dates: [], wholeCard: false };
 
+/** The cause the advice stands on; null while it stands on none. */
+const namedIn = (edition: Edition | undefined, standing: Standing | null): Cause | null =>
+  (standing?.decision.firm && edition?.causes.find(({ id }) => id === standing.candidates[0]?.cause)) || null;
+
 /** What a question of a case asks of care, with the answers of the plant's card and their days; `only` while nothing wrong has been told or seen. */
-export function useCaseCare(view: CaseView | undefined, question: QuestionView | undefined, edition: Edition | undefined, date: string): CaseCare {
+export function useCaseCare(
+  view: CaseView | undefined,
+  question: QuestionView | undefined,
+  edition: Edition | undefined,
+  standing: Standing | null,
+  date: string,
+): CaseCare {
   const said = [
     question?.position === 1 ? (view?.opening ?? '') : '',
     ...(question?.statements ?? []).filter((s) => s.by === 'caller').map((s) => s.said),
@@ -26,12 +39,15 @@ export function useCaseCare(view: CaseView | undefined, question: QuestionView |
   const topics = useMemo(() => [...new Set((heard?.careAnswers ?? []).map(({ topic }) => topic))], [heard]);
   const context = question ? { date, climate: question.climate, hemisphere: question.hemisphere } : null;
   const dates = useCareDates(edition, series, question?.hostId ?? null, topics, context);
+  const named = namedIn(edition, standing);
+  const plant = edition?.plants.find(({ id }) => id === question?.hostId) ?? null;
   const seen = (question?.readings ?? []).some((r) => r.withdrawnAt === null && r.finding !== WORDING);
   return useMemo(() => {
     if (!heard || heard.careAnswers.length === 0) return NONE;
     // once something wrong is seen, what was only spoken of was no question
     if (seen && heard.care.every(({ guessed }) => guessed)) return NONE;
     if (heard.care.some(({ topic }) => topic === WHOLE_CARD)) return { ...NONE, wholeCard: true };
-    return { only: heard.onlyCare && !seen, answers: heard.careAnswers, dates: dates ?? [], wholeCard: false };
-  }, [heard, dates, seen]);
+    const answers = edition ? withSpread(heard.careAnswers, edition, named, plant) : heard.careAnswers;
+    return { only: heard.onlyCare && !seen, answers, dates: dates ?? [], wholeCard: false };
+  }, [heard, dates, seen, edition, named, plant]);
 }

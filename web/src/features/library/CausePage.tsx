@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { howItSpreads } from '@sounding/core/consult/spread.ts';
 import { inSentence } from '@sounding/core/edition/names.ts';
 import { Link, useParams } from 'react-router';
 import { styled } from 'styled-components';
@@ -182,6 +183,7 @@ export function CausePage() {
           <h2>How it lives</h2>
           <p>{cause.story}</p>
           <Aside>On {hosts.map((host) => hostText(host, edition)).join(', ')}.</Aside>
+          <Aside>Does it spread? {howItSpreads(cause)}</Aside>
           <h2>What is seen</h2>
           <Lines>
             {mostTellingFirst(cause, edition.findings).map((rate) => {

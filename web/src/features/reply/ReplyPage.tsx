@@ -101,7 +101,7 @@ export function ReplyPage() {
   const { view, error, write } = useCaseWork(caseId);
   const work = usePlanWork(caseId, questionId, session);
   const { question, edition, standing, date } = work;
-  const care = useCaseCare(view, question, edition, date);
+  const care = useCaseCare(view, question, edition, standing, date);
   const taken = (question?.readings ?? []).filter((r) => r.withdrawnAt === null && r.answer !== UNKNOWN_ANSWER);
   const [draft, setDraft] = useState<string | null>(null);
   const [followUpOn, setFollowUpOn] = useState<string | null>(null);
