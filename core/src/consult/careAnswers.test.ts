@@ -32,6 +32,13 @@ describe('answers to questions of care', () => {
     expect(answers(plant, 'soil-test')).toEqual([['soil-test', 'Order iron by name.']]);
   });
   it('are none where nobody knows', () => expect(answers(null, 'cut-back')).toEqual([]));
+  it('come first and from both plants where somebody ate of one', () => {
+    const other: Plant = { ...plant, id: 'other', name: 'Foxglove', poisonous: 'All of it.' };
+    const eaten = [{ topic: 'poison', from: '', eaten: true as const, of: [other.id] }];
+    const [own, named] = careAnswers({ ...edition, plants: [plant, other] }, plant, eaten);
+    expect(own).toMatchObject({ plant: 'Rose', urgent: true, answer: expect.stringMatching(/^That we know no harm.*ring the poison centre/) });
+    expect(named).toMatchObject({ plant: 'Foxglove', urgent: true, answer: expect.stringMatching(/^All of it\./) });
+  });
   it('name what is poisonous, and do not call a plant safe that says nothing', () => {
     const [[topic, answer]] = answers({ ...plant, poisonous: 'Sap.' }, 'poison') as [[string, string]];
     expect([topic, answer]).toEqual(['poison', expect.stringMatching(/^Sap\. If any was eaten or chewed, ring the poison centre.*its label/)]);

@@ -24,6 +24,8 @@ export interface CareAnswer {
   plant: string;
   topic: string;
   answer: string;
+  /** Somebody or an animal ate of it: this is done before anything else. */
+  urgent?: true;
 }
 
 /** A piece of work that an answer speaks of, and when it is to be done this year. */
@@ -53,7 +55,10 @@ function keysFor(edition: Edition, plant: Plant | null, { topic, itself }: CareQ
 function answersOn(edition: Edition, plant: Plant | null, question: CareQuestion): CareAnswer[] {
   const { topic } = question;
   // told from what the plant's card says is poisonous, not from its lines of care
-  if (plant?.poisonous && topic === POISON) return [{ plant: plant.name, topic, answer: `${plant.poisonous} ${IF_EATEN}` }];
+  if (topic === POISON && (plant?.poisonous || question.eaten)) {
+    const known = plant?.poisonous ?? 'That we know no harm of it makes it not safe.';
+    return [{ plant: plant?.name ?? ANY_PLANT, topic, answer: `${known} ${IF_EATEN}`, ...(question.eaten && { urgent: true }) }];
+  }
   const own = keysFor(edition, plant, question).flatMap((key) =>
     plant?.care[key] ? [{ plant: plant.name, topic: key, answer: plant.care[key] }] : [],
   );
@@ -71,7 +76,10 @@ function answersOn(edition: Edition, plant: Plant | null, question: CareQuestion
 export function careAnswers(edition: Edition, plant: Plant | null, questions: readonly CareQuestion[]): CareAnswer[] {
   const all = questions.flatMap((question) => {
     const named = edition.plants.filter(({ id }) => question.of?.includes(id));
-    return (named.length > 0 ? named : [plant]).flatMap((one) => answersOn(edition, one, question));
+    // who ate of one plant may have taken it for the other: "I thought it was comfrey"
+    const meant: (Plant | null)[] =
+      question.eaten && plant ? [plant, ...named.filter(({ id }) => id !== plant.id)] : named.length > 0 ? named : [plant];
+    return meant.flatMap((one) => answersOn(edition, one, question));
   });
   return all.filter(({ topic, plant: whose }, n) => all.findIndex((other) => other.topic === topic && other.plant === whose) === n);
 }

@@ -13,7 +13,10 @@ const plants: Plant[] = ['Rose', 'Quince', 'Apple', 'Pear', 'Medlar', 'Plum', 'S
 }));
 const rose = plants[0]!;
 const edition: Edition = { ...smallEdition, plants };
-const on = (...hosts: [string, number][]): Cause['hosts'] => ({ include: hosts.map(([plant, weight]): HostWeight => ({ plant, weight })), exclude: [] });
+const on = (...hosts: [string, number][]): Cause['hosts'] => ({
+  include: hosts.map(([plant, weight]): HostWeight => ({ plant, weight })),
+  exclude: [],
+});
 const cause = (extra: Partial<Cause>): Cause => ({ ...smallEdition.causes[0]!, name: 'Spots', kind: 'fungus', hosts: on(['rose', 1]), ...extra });
 
 describe('whether it spreads', () => {

@@ -106,6 +106,15 @@ describe('questions of care', () => {
   });
 });
 
+describe('somebody who ate of it', () => {
+  it('counts however it is asked besides, and its words tell no trouble of the plant', () => {
+    const { heard, tokens } = hear('is it toxic, my cat chewed a leaf, the rest is fine');
+    expect(heard.questions).toEqual([expect.objectContaining({ topic: 'poison', eaten: true })]);
+    expect([...heard.eatenAt].map((i) => tokens[i]!.word)).toEqual(['my', 'cat', 'chewed', 'a', 'leaf']);
+  });
+  it('is nobody where it is only asked', () => expect(hear('is it toxic').heard.questions[0]).not.toHaveProperty('eaten'));
+});
+
 describe('somebody ate of it', () => {
   it('is a question of poison, and no sign of a pest', () => {
     const { tokens, heard } = hear('my cat chewed a leaf of it, holes in the others');

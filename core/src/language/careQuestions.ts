@@ -12,6 +12,8 @@ export interface CareQuestion {
   guessed?: true;
   /** The plant itself is to be cut, not its flowers or leaves: "when do I cut my lavender". */
   itself?: true;
+  /** Somebody or an animal ate of it: that comes before anything else. */
+  eaten?: true;
   /** Of which plants it asks whether they are poisonous or eaten, by id, where it names any; on every other topic the call's own plant is meant. */
   of?: string[];
 }
@@ -34,6 +36,8 @@ export interface CareHeard {
   unplaced: CareQuestion[];
   /** Indexes of the words by which it was asked: no word on what is seen. */
   at: ReadonlySet<number>;
+  /** Indexes of the words that tell of somebody who ate of it: no trouble of the plant. */
+  eatenAt: ReadonlySet<number>;
   /**
    * True for words that are asked, not told: "how much water", "can I prune it in winter". What is seen may still be told in asking ("shall I cut
    * the brown tips off"), so of a question's breath only circumstances go; words of its opening or of what it asks for go either way.
@@ -153,11 +157,17 @@ export class CareQuestions {
     const cues = new Set([...found.flatMap(({ asking: stretch, cue }) => cue.filter((i) => within(stretch, i))), ...eaten]);
     const inBreath = (i: number): boolean =>
       found.some(({ asking: stretch }) => within(stretch, i) && tokens[i]!.breath === tokens[stretch.from]!.breath);
-    const told = best.flatMap(({ value, at }) => (value.told ? [{ topic: value.topic, from: textOf(tokens, at[0]!, at.at(-1)!), cue: at }] : []));
-    const questions = [...found, ...told].map((one: Told): CareQuestion => ({
+    const told = best.flatMap(({ value, at }): Told[] =>
+      value.told
+        ? [{ topic: value.topic, from: textOf(tokens, at[0]!, at.at(-1)!), cue: at, ...(value.topic === POISON && { eaten: true as const }) }]
+        : [],
+    );
+    // "is it poisonous, the cat ate some": eaten counts, however it was asked besides
+    const questions = [...told.filter(({ eaten }) => eaten), ...found, ...told.filter(({ eaten }) => !eaten)].map((one: Told): CareQuestion => ({
       topic: one.topic,
       from: one.from,
       ...(one.itself && { itself: one.itself }),
+      ...(one.eaten && { eaten: one.eaten }),
       ...ofWhat(tokens, named, one),
     }));
     const unplaced = asking.filter((stretch) => !found.some((one) => one.asking === stretch) && asksToDo(tokens, stretch));
@@ -166,6 +176,9 @@ export class CareQuestions {
       unplaced: unplaced.map(({ from, to }) => ({ topic: WHOLE_CARD, from: textOf(tokens, from, to - 1) })),
       questions: questions.filter((one, n) => questions.findIndex((other) => asksTheSame(one, other)) === n),
       at: cues,
+      eatenAt: new Set(
+        tokens.flatMap((token, i) => (eaten.some((k) => tokens[k]!.clause === token.clause && tokens[k]!.breath === token.breath) ? [i] : [])),
+      ),
       asks: (at, circumstance) => at.some((i) => openings.has(i) || cues.has(i)) || (circumstance && at.every(inBreath)),
     };
   }

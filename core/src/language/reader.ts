@@ -104,13 +104,13 @@ export class Reader {
       readings: onScale(measured, scales.besides(measured, taking.readings), text, channel),
       claims: taking.claims,
       care: care.questions,
-      maybeCare: { mentioned: care.mentioned, unplaced: care.unplaced, trouble: tellsTrouble(tokens) },
+      maybeCare: { mentioned: care.mentioned, unplaced: care.unplaced, trouble: tellsTrouble(tokens.filter((_, i) => !care.eatenAt.has(i))) },
       onlyCare: false,
       corrects: takesBack(tokens),
       tells: false,
       measurements: measurementsIn(text, host),
       notUnderstood: vocabulary.leftOver(tokens, new Set([...taking.covered, ...spoken.people])),
-      wording: this.wordingOf(spoken, told, new Set([...taking.aside, ...takenBack.flatMap(({ at }) => at)])),
+      wording: this.wordingOf(spoken, told, new Set([...taking.aside, ...care.eatenAt, ...takenBack.flatMap(({ at }) => at)])),
     };
   }
 

@@ -21,7 +21,7 @@ const isCondition = (tokens: readonly Token[], at: readonly number[]): boolean =
 const TO_COME =
   '(is|are) (it|they|this|that|(the|my) \\w+) going to|will (it|they|this|that|the|my)|(if|whether) (it|they|this|that) (will|is going to|are going to)';
 const TO_DO =
-  '(when|where|how (often|much|soon|long)) (do|does|should|shall|can|will|must|could) (i|we|it|they|she|he|you)|(should|shall|must) (i|we|they|she|he)|do (i|we)';
+  '(when|where|how (often|much|soon|long)) (do|does|should|shall|can|will|must|could) (i|we|it|they|she|he|you)|(should|shall|must|can|could) (i|we|they|she|he)|do (i|we)';
 /** Written down as asked: "she asks, too, will it flower". */
 const PREFACE = '^(and |but |so |also |then |now |she |he |they |asks |asked |is asking |wants to know |wonders |if |whether )*';
 const LOOKS_AHEAD = new RegExp(`${PREFACE}(${TO_COME}|${TO_DO}) `);

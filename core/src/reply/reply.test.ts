@@ -312,6 +312,14 @@ describe('reply', () => {
       expect(text).toContain(`poison: ${other.name.toLowerCase()}\nall parts.`);
       expect(text).toContain('Poisonous or irritating in bean: raw seeds.');
     });
+    it('says what to do where somebody ate of it before anything else', () => {
+      const given = input(false);
+      const eaten = { plant: 'Bean', topic: 'poison', answer: 'Ring the poison centre', urgent: true as const };
+      const text = composeReply({ ...given, care: { ...given.care, answers: [eaten, ...given.care.answers] } });
+      expect(text).toMatch(/^Dear [^\n]*\n\nBefore anything else: bean\nRing the poison centre\.\n\nThank you/);
+      expect(text.match(/poison centre/g)).toHaveLength(1);
+      expect(text).toContain('You also asked\n\nPruning');
+    });
     it('answers it beside the trouble that was told', () => {
       const text = composeReply(input(false));
       expect(text).toMatch(/in 100/);

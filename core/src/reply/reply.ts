@@ -263,9 +263,17 @@ function advised(input: ReplyInput, cause: Cause): string[] {
 /** Topics in which hands come near the sap. */
 const TOUCHED = new Set(['prune', 'cut-back', 'divide', 'propagate', 'repot', 'compost', 'harvest']);
 
+const lessUrgent = (care: ReplyCare | null | undefined): CareAnswer[] => (care?.answers ?? []).filter(({ urgent }) => !urgent);
+
+/** Where somebody ate of it that stands before what ails the plant. */
+function urgentLines({ care }: ReplyInput): string[] {
+  const urgent = care?.only ? [] : (care?.answers ?? []).filter((one) => one.urgent);
+  return urgent.flatMap(({ plant, answer }) => [`Before anything else: ${inSentence(plant)}`, sentence(answer), '']);
+}
+
 /** What the card says to what was asked, topic by topic, each with its work and days. */
 function careLines({ care, edition, plant, standing }: ReplyInput): string[] {
-  const answers = care?.answers ?? [];
+  const answers = care?.only ? care.answers : lessUrgent(care);
   const topicName = (id: string) => edition.careTopics.find((topic) => topic.id === id)?.name ?? id;
   // of another plant than the call's: "is my clivia poisonous", asked beside basil
   const ofAnother = (name: string) => name !== plant?.name && edition.plants.some((other) => other.name === name);
@@ -289,7 +297,7 @@ export function composeReply(input: ReplyInput): string {
   const leader = standing.candidates[0];
   const cause = edition.causes.find((c) => c.id === leader?.cause) ?? null;
   const thanks = `Thank you for asking about your ${hostName(plant)}.`;
-  const lines: string[] = [`Dear ${input.caller},`, ''];
+  const lines: string[] = [`Dear ${input.caller},`, '', ...urgentLines(input)];
   if (input.care?.only) {
     lines.push(plant ? thanks : 'Thank you for your question.', '', ...careLines(input));
     lines.push('When to call again', 'If it does not look well: tell us then what you see.', '');
@@ -307,7 +315,7 @@ export function composeReply(input: ReplyInput): string {
     lines.push(`${thanks} ${untold ? 'We cannot say yet what it is.' : likely}`);
     lines.push(...(standing.decision.firm ? advised(input, cause) : unsure(input, cause)));
   }
-  if (input.care && !input.care.only && input.care.answers.length > 0) lines.push('You also asked', '', ...careLines(input));
+  if (!input.care?.only && lessUrgent(input.care).length > 0) lines.push('You also asked', '', ...careLines(input));
   lines.push(...lookAgain(input));
   lines.push(LABELS_FIRST, '', `${input.advisor}, ${input.desk}, ${longDate(input.today)}`, `Knowledge edition ${edition.version}`);
   return lines.join('\n');

@@ -8,7 +8,7 @@ import type { Finding } from '@sounding/core/edition/findings.ts';
 import type { Heard } from '../../engine/engine.worker.ts';
 import { Button, Key } from '../../ui/controls.tsx';
 import { FindingFigure } from '../library/FindingFigure.tsx';
-import { Answers, Ask, Band, Note, Question } from './dockParts.ts';
+import { Answers, Ask, Band, Note, Question, Urgent } from './dockParts.ts';
 import { Entry } from './Entry.tsx';
 import { Understood } from './Understood.tsx';
 import type { AskedFirst } from './useAsking.ts';
@@ -49,6 +49,8 @@ interface Props {
   first: AskedFirst | null;
   /** Nothing wrong has been told: the answer is on the table, and there is nothing to find out. */
   onlyCare: boolean;
+  /** Set where somebody or an animal ate of a plant. */
+  eaten: boolean;
   /** What was noted when the call came in, while nothing has been taken in yet. */
   opening: string;
   /** What was taken before of the finding asked about, in words: the question is then for a second look. */
@@ -76,6 +78,7 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
     asks,
     first,
     onlyCare,
+    eaten,
     opening,
     takenBefore,
     draft,
@@ -111,6 +114,11 @@ export const Dock = forwardRef<HTMLInputElement, Props>(function Dock(
   );
   return (
     <Band aria-label="Ask">
+      {eaten && (
+        <Urgent role="alert">
+          <b>Eaten or chewed: first the poison centre, for an animal the vet.</b> They ring now, with the plant’s own name and a piece of it in hand.
+        </Urgent>
+      )}
       {apart && <WhereBelongs apart={apart} onBelongs={onBelongs} />}
       {done && !apart && (
         <EnoughBar role="status">

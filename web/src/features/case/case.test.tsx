@@ -155,6 +155,7 @@ describe('dock', () => {
     asks: true,
     first: null,
     onlyCare: false,
+    eaten: false,
     opening: '',
     takenBefore: null,
     draft: '',
@@ -168,6 +169,12 @@ describe('dock', () => {
     onReply: () => undefined,
     test: null,
   };
+  it('sends whoever ate of a plant to the poison centre before anything is asked', () => {
+    const { rerender } = renderInk(<Dock {...props} />);
+    expect(screen.queryByRole('alert')).toBeNull();
+    rerender(<Dock {...props} eaten />);
+    expect(screen.getByRole('alert').textContent).toMatch(/^Eaten or chewed: first the poison centre, for an animal the vet/);
+  });
   it('reads the question out with a key for every answer', () => {
     const onAnswer = jest.fn();
     renderInk(<Dock {...props} onAnswer={onAnswer} />);

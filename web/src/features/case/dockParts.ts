@@ -8,6 +8,17 @@ export const Band = styled.section`
   grid-template-columns: minmax(0, 1fr);
   gap: 10px;
 `;
+/** What comes before any question. */
+export const Urgent = styled.p`
+  margin: -12px -20px 0;
+  padding: 10px 20px;
+  background: ${({ theme }) => theme.chalk};
+  color: ${({ theme }) => theme.paper};
+  font-size: 18px;
+  b {
+    font-weight: 700;
+  }
+`;
 export const Ask = styled.div`
   display: grid;
   gap: 7px;
