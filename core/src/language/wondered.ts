@@ -27,6 +27,9 @@ const PREFACE = '^(and |but |so |also |then |now |she |he |they |asks |asked |is
 const LOOKS_AHEAD = new RegExp(`${PREFACE}(${TO_COME}|${TO_DO}) `);
 const OF_WHAT_COMES = new RegExp(`${PREFACE}(${TO_COME}) `);
 
+/** "Is it dying": asked, though nobody wrote its mark. */
+const BEGINS_ASKING = /^(and |but |so )?(is|are|could|might|would|can) (it|they|this|that|these|those) /;
+
 /** A breath too short to tell anything of its own. */
 const SHORT_BREATH = 2;
 /** "Is it mites, or thrips?" wonders on; "is it the frost, the leaves are brown?" tells. */
@@ -48,7 +51,11 @@ export function isWondered(tokens: readonly Token[], { value, at }: Match): bool
   const wonders = (words: readonly Token[]) => WONDERS.test(spoken(words.slice(0, 2)));
   // "it has silvery bits, is that the mildew" asks though nobody wrote its mark
   const asks = here.asking || clause.some((token) => token.breath < here.breath);
-  const isAsked = LOOKS_AHEAD.test(spoken(breath)) || (asks && wonders(breath)) || (here.asking && wonders(clause) && goesOn(breath));
+  const isAsked =
+    LOOKS_AHEAD.test(spoken(breath)) ||
+    BEGINS_ASKING.test(spoken(breath)) ||
+    (asks && wonders(breath)) ||
+    (here.asking && wonders(clause) && goesOn(breath));
   if (value.kind !== 'finding' || !isAsked) return false;
   if (at.some((i) => isVerdict(tokens[i]!))) return true;
   const before = tokens.slice(0, at[0]).filter((token) => token.clause === here.clause && token.breath === here.breath);
