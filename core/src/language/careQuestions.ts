@@ -65,6 +65,9 @@ const DETERMINERS = new Set(
 );
 const THINGS = /^(plant|store|water|support|string|prop|tie|cut|move|space|pick|lift|drink)s?$/;
 
+/** What is split asks for no dividing: "they are woody and split". */
+const TELLS_TOO = /^splits?$/;
+
 /** "Just this one plant"; whoever asks "when does one plant garlic" means anybody. */
 const ONE_OF = new Set('this that the just only'.split(' '));
 
@@ -133,7 +136,9 @@ export class CareQuestions {
   /** Topics anywhere in the talk, in the order they are spoken; a single word that is no verb is too little. */
   private mentionedIn(tokens: readonly Token[], named: ReadonlyMap<number, Plant>, phrases: readonly CarePhrase[]): CareQuestion[] {
     const spoken = [
-      ...this.verbsIn(tokens, 0, tokens.length, named).map(({ topic, at }) => ({ topic, at: [at] })),
+      ...this.verbsIn(tokens, 0, tokens.length, named)
+        .filter(({ at }) => !TELLS_TOO.test(tokens[at]!.word))
+        .map(({ topic, at }) => ({ topic, at: [at] })),
       // "it is spreading to the others" tells
       ...phrases.filter(({ value, at }) => at.length > 1 && value.topic !== SPREAD).map(({ value, at }) => ({ topic: value.topic, at })),
     ].sort((a, b) => a.at.at(-1)! - b.at.at(-1)!);
