@@ -147,6 +147,23 @@ test('a line that turns to another plant is taken in in two parts', async ({ pag
   await expect(words).not.toContainText('roses');
 });
 
+test('who ate of a plant is sent to the poison centre first, and who asks whether it spreads hears it of the cause', async ({ page }) => {
+  await newCall(page, 'Corvin Tarn');
+  const ask = page.getByRole('region', { name: 'Ask' });
+  await say(page, 'black spots with fringed edges on my rose leaves, yellow round them');
+  await say(page, 'will it spread to her other roses');
+  await expect(page.getByText(/^Yes, by spores in splash/)).toBeVisible();
+  await expect(ask.getByRole('alert')).toHaveCount(0);
+  // as soon as it is typed, and still when it has become a question of its own
+  await page.getByLabel('What the caller says').pressSequentially('and her grandson has chewed a laburnum pod');
+  await expect(ask.getByRole('alert')).toContainText('first the poison centre, for an animal the vet');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Poisonous or safe: Laburnum' })).toBeVisible();
+  await expect(ask.getByRole('alert')).toBeVisible();
+  await expectAccessible(page);
+});
+
 test('night colours and a tablet’s width stay readable', async ({ page }) => {
   await newCall(page, 'Night Owl');
   await say(page, 'white powder on my begonia');

@@ -96,7 +96,7 @@ function changesOf(sheet: Sheet, label: string, options: LearnOptions, edition: 
   const today = options.today ?? newest;
   const outcomes = sheet.rows.flatMap((row): Outcome[] => {
     const plant = options.host ? plants.resolve(row[options.host] ?? '') : null;
-    const named = new Set(names.find([row[label] ?? '']));
+    const named = new Set(names.find([row[label] ?? ''], plant));
     const cause = likeliest(
       edition.causes.filter(({ id }) => named.has(id)),
       plant,

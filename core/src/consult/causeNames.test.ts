@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Cause } from '../edition/causes.ts';
+import type { Plant } from '../edition/plants.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import { CauseNames, spareNames } from './causeNames.ts';
 
@@ -34,6 +35,16 @@ describe('a cause', () => {
   it('does not answer to a single word out of its name, or to nothing', () => {
     expect(names.find(['angular leaf'])).toEqual([]);
     expect(names.find([''])).toEqual([]);
+  });
+  it('is found on its plant by what the name says besides the plant', () => {
+    const [one, other] = smallEdition.plants as [Plant, Plant];
+    const found = new CauseNames({
+      ...smallEdition,
+      causes: [cause('rot', { name: 'Soft rot', hosts: { include: [{ plant: one.id, weight: 1 }], exclude: [] } })],
+    });
+    expect(found.find([`${one.name} rot`], one)).toEqual(['rot']);
+    expect(found.find([`${one.name} rot`])).toEqual([]);
+    expect(found.find([`${other.name} rot`], other)).toEqual([]);
   });
   it('is named once by several of its names', () => expect(names.find(['soft rot', 'Pythium'])).toEqual(['rot']));
 });

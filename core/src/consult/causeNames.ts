@@ -153,9 +153,11 @@ export class CauseNames {
     return [...(this.byGenus.get(genus) ?? [])];
   }
 
-  /** Ids of the causes that go by any of these names. */
-  find(names: readonly string[]): string[] {
-    return [...new Set(names.map(plain).flatMap((name) => [...this.namedInAnyOrder(name), ...this.ofGenus(name)]))];
+  /** Ids of the causes that go by any of these names; else of those on this plant that go by what the names say besides it: "hosta anthracnose". */
+  find(names: readonly string[], plant: Plant | null = null): string[] {
+    const wanted = names.map(plain);
+    const whole = wanted.flatMap((name) => [...this.namedInAnyOrder(name), ...this.ofGenus(name)]);
+    return [...new Set(whole.length > 0 || plant === null ? whole : wanted.flatMap((name) => this.onPlant(name, plant)))];
   }
 
   /**

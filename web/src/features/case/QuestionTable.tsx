@@ -243,7 +243,7 @@ export function QuestionTable({ view, question, session, write }: Props) {
           asks={asks}
           first={first}
           onlyCare={care.only}
-          eaten={care.answers.some(({ urgent }) => urgent)}
+          eaten={[...care.answers, ...(line.heard?.careAnswers ?? [])].some(({ urgent }) => urgent)}
           opening={opening}
           takenBefore={before && edition ? readingText(edition, before.finding, before.answer) : null}
           draft={line.draft}
