@@ -12,13 +12,26 @@ const vague = consultant.consult(untold);
 const told = consultant.consult({ ...untold, readings: [{ finding: 'coating', answer: 'black', channel: 'caller' }] });
 
 describe('what to ask now', () => {
-  it('is the plant first, and below it the questions from the best one on', () => {
+  it('is the plant first, then what is seen, and below them the questions from the best one on', () => {
     const { result } = renderHook(() => useAsking(vague, false));
     expect(result.current).toMatchObject({ first: 'plant', asks: false });
     act(() => result.current.move(1));
+    expect(result.current).toMatchObject({ first: 'what', asks: false });
+    act(() => result.current.move(1));
     expect(result.current).toMatchObject({ first: null, asks: true, next: vague.questions[0] });
     act(() => result.current.toTheTop());
+    expect(result.current).toMatchObject({ first: null, next: vague.questions[0] });
+    for (const first of ['what', 'plant']) {
+      act(() => result.current.move(-1));
+      expect(result.current.first).toBe(first);
+    }
+  });
+  it('is not the plant again once the advisor has asked on without a name', () => {
+    const { result } = renderHook(() => useAsking(told, false));
     expect(result.current.first).toBe('plant');
+    act(() => result.current.move(1));
+    act(() => result.current.toTheTop());
+    expect(result.current).toMatchObject({ first: null, next: told.questions[0] });
   });
   it('is what is seen at all while nothing wrong was told', () => {
     const { result } = renderHook(() => useAsking(vague, true));

@@ -17,25 +17,29 @@ export interface Asking {
   toTheTop: () => void;
 }
 
+/** What is gone past for good: the plant may be a heap of compost, and who has nothing to add openly is not asked so again. */
+type Past = 'plant' | 'what';
+const canBePast = (first: AskedFirst | null): first is Past => first === 'plant' || first === 'what';
+
 /**
- * The question to put now, and the way up and down the list of those that may be put instead. Who has gone past "what do you see" is not led back to it after
- * every answer: the way up leads there. Where there is enough to answer, none is put until the advisor asks on.
+ * The question to put now, and the way up and down the list of those that may be put instead. Who has gone past "which plant is it" or "what do you see" is not led
+ * back to it after every answer: the way up leads there. Where there is enough to answer, none is put until the advisor asks on.
  * @param hostNamed whether the plant is known
  * @param onlyCare whether nothing is to be found out
  */
 export function useAsking(standing: Standing | null, hostNamed: boolean, onlyCare = false): Asking {
   const [place, setPlace] = useState(0);
-  const [pastWhat, setPastWhat] = useState(false);
+  const [past, setPast] = useState<readonly Past[]>([]);
   const questions = standing?.questions ?? [];
-  const openly = standing?.openly ?? null;
   const isEnough = standing?.enough.enough === true;
-  const before: AskedFirst | null = !hostNamed && !isEnough ? 'plant' : openly === 'what' && pastWhat ? null : openly;
+  const inTurn: (AskedFirst | null)[] = [!hostNamed && !isEnough ? 'plant' : null, standing?.openly ?? null];
+  const before = inTurn.find((first) => first !== null && !(canBePast(first) && past.includes(first))) ?? null;
   const top = before !== null || isEnough || onlyCare ? 1 : 0;
   const last = questions.length - 1 + top;
   const move = useCallback(
     (by: 1 | -1) => {
-      if (place === 0 && by === 1 && before === 'what') setPastWhat(true);
-      else if (place === 0 && by === -1) setPastWhat(false);
+      if (place === 0 && by === 1 && canBePast(before)) setPast((gone) => [...gone, before]);
+      else if (place === 0 && by === -1) setPast((gone) => gone.slice(0, -1));
       else setPlace(Math.max(0, Math.min(last, place + by)));
     },
     [place, before, last],
