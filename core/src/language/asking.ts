@@ -41,6 +41,8 @@ const WH_REACH = 6;
 const LONGEST_CHOICE = 4;
 /** Words of a question in note form: "when cut back pelargoniums". */
 const SHORT = 7;
+/** "Which fertiliser for a lemon in a pot": no clause begins so that tells something. */
+const SHORT_CHOICE = 10;
 
 const word = (tokens: readonly Token[], i: number): string => tokens[i]?.word ?? '';
 
@@ -57,6 +59,7 @@ function openingEnd(tokens: readonly Token[], i: number, goesOn: boolean): numbe
   if (WH.has(here) && next === 'to') return i + 2;
   if ((here === 'how' || here === 'what') && next === 'about') return i + 2;
   if (here === 'what' && (next === 'now' || next === 'next')) return i + 2;
+  if (here === 'now' && next === 'what' && (after === '' || tokens[i + 2]!.clause !== clause)) return i + 2;
   if (here === 'what' && (next === 'if' || (next === 'happens' && after === 'if'))) return i + 2;
   if (here === 'any' && /^(good|use|harm)$/.test(next)) return i + 2;
   if (WH.has(here) && (BE.has(next) || (AUXILIARIES.has(next) && after !== ''))) return i + 2;
@@ -78,7 +81,8 @@ function openingEnd(tokens: readonly Token[], i: number, goesOn: boolean): numbe
   if (wishes && /^(?:to|of|about)$/.test(next) && WORK.test(after)) return i + 2;
   if (ENQUIRY.has(here) && OF_WHAT.has(next)) return i + 2;
   if (/^(how|when)$/.test(here) && opensBreath(tokens, i) && (next === '' || tokens[i + 1]!.clause !== clause)) return i + 1;
-  if (i === 0 && WH.has(here) && next !== '' && !SUBJECTS.has(next) && tokens.length <= SHORT) return 1;
+  const shortest = here === 'which' || here === 'what' ? SHORT_CHOICE : SHORT;
+  if (i === 0 && WH.has(here) && next !== '' && !SUBJECTS.has(next) && tokens.length <= shortest) return 1;
   return -1;
 }
 
