@@ -61,6 +61,7 @@ function openingEnd(tokens: readonly Token[], i: number, goesOn: boolean): numbe
   if (here === 'what' && (next === 'now' || next === 'next')) return i + 2;
   if (here === 'now' && next === 'what' && (after === '' || tokens[i + 2]!.clause !== clause)) return i + 2;
   if (here === 'what' && (next === 'if' || (next === 'happens' && after === 'if'))) return i + 2;
+  if (here === 'what' && next === 'makes') return i + 2;
   if (here === 'any' && /^(good|use|harm)$/.test(next)) return i + 2;
   if (WH.has(here) && (BE.has(next) || (AUXILIARIES.has(next) && after !== ''))) return i + 2;
   if (here === 'what' || here === 'which') {
@@ -68,7 +69,8 @@ function openingEnd(tokens: readonly Token[], i: number, goesOn: boolean): numbe
     for (let k = i + 1; k <= i + WH_REACH && tokens[k]?.clause === clause; k++)
       if (AUXILIARIES.has(word(tokens, k)) && SUBJECTS.has(word(tokens, k + 1))) return i + 1;
   }
-  if (word(tokens, i - 1) === 'why') return -1; // asks for a cause
+  // "why does it droop" asks for a cause, "why do I need a male one" does not
+  if (word(tokens, i - 1) === 'why' && !(here === 'do' && /^(need|want|have)$/.test(word(tokens, i + 2)))) return -1;
   if (/^(have|has|were|am)$/.test(here) && !opensBreath(tokens, i)) return -1; // "they have all split" tells
   if (AUXILIARIES.has(here) && SUBJECTS.has(next)) return i + 2;
   const isOpening = goesOn || opensBreath(tokens, i) || WH.has(word(tokens, i - 1)) || ASKED.test(word(tokens, i - 1));
@@ -109,6 +111,19 @@ function wholeBreaths(tokens: readonly Token[]): number[] {
   });
 }
 
+/** "…, sun or shade", "…, off now or in spring": a last breath of few words that leaves a choice. */
+const SHORT_OFFER = 6;
+function offers(tokens: readonly Token[]): number[] {
+  return tokens.flatMap((token, from) => {
+    if (from === 0 || together(tokens[from - 1], token)) return [];
+    let end = from;
+    while (together(tokens[end], token)) end += 1;
+    const closes = tokens[end] === undefined || tokens[end]!.clause !== token.clause;
+    const isChoice = tokens.slice(from + 1, end - 1).some(({ word: between }) => between === 'or');
+    return closes && isChoice && end - from <= SHORT_OFFER ? [from] : [];
+  });
+}
+
 /** Asks about what was said to be done: "never cut hydrangeas, is that right", "it needs moving, how". */
 const WHETHER_IT_IS_SO =
   /^(is|was|would) (it|that|this)( be)? (so|true|right|possible|ok|okay|alright|wise|wrong|fine|safe|normal)$|^(is|would) (it|this|that|now)( be)?( too| still| the| a)* (now|later|late|early|time|spring|autumn|best|better|good)( or .*)?$|^(at |in )?what (time|month|part|season)( of (the )?year)?$|^(is (it|that) )?(true|right|all right|allright|correct)$|^(and )?(how|when|yes or no|true or false|is it ok|right or wrong)$/;
@@ -126,7 +141,8 @@ export function askingIn(tokens: readonly Token[]): Asking[] {
     const within = i < last; // the "do I" of "what do I"
     if (body >= 0 && body <= tokens.length && !within) openings.push({ from: i, body });
   }
-  for (const i of wholeBreaths(tokens)) if (!openings.some(({ from }) => together(tokens[from], tokens[i]!))) openings.push({ from: i, body: i });
+  for (const i of [...wholeBreaths(tokens), ...offers(tokens)])
+    if (!openings.some(({ from }) => together(tokens[from], tokens[i]!))) openings.push({ from: i, body: i });
   const inOrder = openings.sort((a, b) => a.from - b.from);
   return inOrder.map(({ from, body }, n) => {
     const next = inOrder[n + 1]?.from ?? tokens.length;
