@@ -27,7 +27,14 @@ export const caseOutput = z.strictObject({
   next: z.array(z.strictObject({ finding: z.string(), ask: z.string(), bits: z.number().min(0), seconds: z.number(), again: z.boolean() })),
   enough: z.boolean(),
   decision: z.strictObject({ act: z.enum(ACTS), why: z.string() }),
-  care: z.array(z.strictObject({ plant: z.string(), topic: z.string(), answer: z.string() })),
+  care: z.array(
+    z.strictObject({
+      plant: z.string().describe('whose card answers; of "spread" the name of the cause'),
+      topic: z.string(),
+      answer: z.string(),
+      urgent: z.literal(true).optional().describe('somebody or an animal ate of it: before anything else'),
+    }),
+  ),
   timing: z.array(
     z.strictObject({
       option: z.string(),
