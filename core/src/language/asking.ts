@@ -27,7 +27,7 @@ const ENQUIRY = new Set(
   'ask asks asked asking question query advice advise wonder wonders wondered wondering tips know tell information hints help'.split(' '),
 );
 /** The advisor writes down that it was asked: "she also asks are the seeds poisonous". */
-const ASKED = /^(ask|asks|asked|asking|know|wonder|wonders|wondered|wondering)$/;
+export const ASKED = /^(ask|asks|asked|asking|know|wonder|wonders|wondered|wondering)$/;
 const OF_WHAT = new Set('about on for with regarding re how when if whether where what'.split(' '));
 /** "I'd like to move it", "we are thinking of moving it": who wishes to do something asks how. */
 const WISHING = /^(?:want|wish|hope|hoping|planning|plan|thinking|intend)$/;

@@ -3,7 +3,7 @@ import type { CareTopic } from '../edition/care.ts';
 import type { Lexicon } from '../edition/lexicon.ts';
 import type { Plant } from '../edition/plants.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
-import { askingIn, asksToDo } from './asking.ts';
+import { askingIn, asksToDo, asksUs } from './asking.ts';
 import { CareQuestions, WHOLE_CARD, type CarePhrase } from './careQuestions.ts';
 import { compilePhrase, PhraseBook } from './phrases.ts';
 import { tokenise } from './tokens.ts';
@@ -56,9 +56,22 @@ describe('what asks', () => {
     ['I want to get rid of the caterpillars', []],
     ['slugs like to feed on it', []],
     ['she also asks are the seeds toxic', ['are the $']],
+    ['basil in the kitchen, sun or shade', ['sun sun $']],
+    ['the leaves are brown, black or both I cannot say', []],
+    ['which fertiliser for a lemon in a small pot', ['which fertiliser $']],
+    ['its roots climb out of the pot, now what', ['now $ $']],
+    ['why do I need a male one', ['do need $']],
   ])('"%s" asks in %p', (text, expected) => {
     expect(stretches(text)).toEqual(expected);
   });
+  it.each([
+    ['and can she eat them', true],
+    ['he asks if it spreads', true],
+    ['how often must she spray', true],
+    ['could be mites', false],
+    ['when it rains', false],
+    ['she says it is dry', false],
+  ])('"%s" asks us: %p', (said, expected) => expect(asksUs(said)).toBe(expected));
   it('hears a note with “yes or no” as asking', () => expect(topicsOf('deadhead roses, yes or no')).toEqual(['cut-back']));
   it('takes in the breath before where it only refers back', () => {
     const tokens = tokenise('it sends out whips everywhere, what do I do with them', {});

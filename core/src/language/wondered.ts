@@ -1,4 +1,4 @@
-import { asksOpinion, isVerdict, takesForGranted } from './asking.ts';
+import { ASKED, asksOpinion, isVerdict, takesForGranted } from './asking.ts';
 import { isUnknown } from './granted.ts';
 import type { Match } from './meaning.ts';
 import type { Token } from './tokens.ts';
@@ -11,7 +11,7 @@ const isCondition = (tokens: readonly Token[], at: readonly number[]): boolean =
   tokens.some(
     ({ word, clause }, i) =>
       /^(if|when|because)$/.test(word) &&
-      !/^(ask|asks|asked|asking|know|wonder|wonders|wondering)$/.test(tokens[i - 1]?.word ?? '') &&
+      !ASKED.test(tokens[i - 1]?.word ?? '') &&
       clause === tokens[at[0]!]!.clause &&
       !/^(i|we|you|do|does|should|shall|can|will)$/.test(tokens[i + 1]?.word ?? '') &&
       at.every((k) => k > i),
