@@ -36,8 +36,8 @@ describe('answers to questions of care', () => {
     const other: Plant = { ...plant, id: 'other', name: 'Foxglove', poisonous: 'All of it.' };
     const eaten = [{ topic: 'poison', from: '', eaten: true as const, of: [other.id] }];
     const [own, named] = careAnswers({ ...edition, plants: [plant, other] }, plant, eaten);
-    expect(own).toMatchObject({ plant: 'Rose', urgent: true, answer: expect.stringMatching(/^That we know no harm.*ring the poison centre/) });
-    expect(named).toMatchObject({ plant: 'Foxglove', urgent: true, answer: expect.stringMatching(/^All of it\./) });
+    expect(own).toMatchObject({ plant: 'Rose', urgent: true, answer: expect.stringMatching(/^Ring the poison centre.*That we know no harm/) });
+    expect(named).toMatchObject({ plant: 'Foxglove', urgent: true, answer: expect.stringMatching(/^Ring the poison centre.*All of it\.$/) });
   });
   it('name what is poisonous, and do not call a plant safe that says nothing', () => {
     const [[topic, answer]] = answers({ ...plant, poisonous: 'Sap.' }, 'poison') as [[string, string]];

@@ -37,8 +37,10 @@ export interface CareDate {
 }
 
 /** Who is asked when some of it was eaten: never this desk. Many cards are for several plants, so none gives its Latin name for that of what was eaten. */
-const IF_EATEN =
-  'If any was eaten or chewed, ring the poison centre, for an animal the vet, at once: give the plant’s own name, from its label if there is one, and keep a piece of it.';
+const RING =
+  'ring the poison centre, for an animal the vet, at once: give the plant’s own name, from its label if there is one, and keep a piece of it.';
+const IF_EATEN = `If any was eaten or chewed, ${RING}`;
+const NOW_EATEN = `R${RING.slice(1)}`;
 
 /** Stands for the plant where none was named. */
 const ANY_PLANT = 'plants in general';
@@ -57,7 +59,8 @@ function answersOn(edition: Edition, plant: Plant | null, question: CareQuestion
   // told from what the plant's card says is poisonous, not from its lines of care
   if (topic === POISON && (plant?.poisonous || question.eaten)) {
     const known = plant?.poisonous ?? 'That we know no harm of it makes it not safe.';
-    return [{ plant: plant?.name ?? ANY_PLANT, topic, answer: `${known} ${IF_EATEN}`, ...(question.eaten && { urgent: true }) }];
+    const whose = { plant: plant?.name ?? ANY_PLANT, topic };
+    return [question.eaten ? { ...whose, answer: `${NOW_EATEN} ${known}`, urgent: true } : { ...whose, answer: `${known} ${IF_EATEN}` }];
   }
   const own = keysFor(edition, plant, question).flatMap((key) =>
     plant?.care[key] ? [{ plant: plant.name, topic: key, answer: plant.care[key] }] : [],
