@@ -158,6 +158,7 @@ test('who ate of a plant is sent to the poison centre first, and who asks whethe
   await page.getByLabel('What the caller says').pressSequentially('and her grandson has chewed a laburnum pod');
   await expect(ask.getByRole('alert')).toContainText('first the poison centre, for an animal the vet');
   await page.keyboard.press('Enter');
+  await expect(page.getByText('Laburnum: a question of its own, or about the rose?')).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Poisonous or safe: Laburnum' })).toBeVisible();
   await expect(ask.getByRole('alert')).toBeVisible();
