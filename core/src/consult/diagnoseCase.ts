@@ -10,7 +10,7 @@ import type { IsoDate } from '../season/calendar.ts';
 import type { WindowState } from '../season/windows.ts';
 import { editionIn } from '../edition/editionIn.ts';
 import { careAnswers } from './careAnswers.ts';
-import { withSpread } from './spread.ts';
+import { causeNamed, withSpread } from './spread.ts';
 import { Consultant } from './consult.ts';
 import { ASK_OPENLY } from './openly.ts';
 
@@ -96,8 +96,7 @@ export class CaseReader {
     });
     const here = editionIn(this.edition, input.hemisphere);
     const host = here.plants.find(({ id }) => id === plant?.id) ?? null;
-    const leading = standing.decision.firm ? here.causes.find(({ id }) => id === standing.candidates[0]?.cause) : undefined;
-    const care = withSpread(careAnswers(here, host, understanding.care), here, leading ?? null, host);
+    const care = withSpread(careAnswers(here, host, understanding.care), here, causeNamed(here, standing), host);
     return {
       edition: this.edition.version,
       host: plant ? { id: plant.id, name: plant.name, latin: plant.latin } : null,

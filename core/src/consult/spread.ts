@@ -5,14 +5,16 @@ import { hostWeight } from '../edition/hosts.ts';
 import { inSentence } from '../edition/names.ts';
 import type { Plant } from '../edition/plants.ts';
 import type { CareAnswer } from './careAnswers.ts';
+import type { Standing } from './consult.ts';
 
 /** How what lives gets from plant to plant, as a rule for its kind. Memory. */
 const ROUTES: Partial<Record<CauseKind, string>> = {
   fungus: 'by spores in splash, wind or soil, and on hands and blades',
   oomycete: 'by spores in splash and wet soil, and on tools and boots',
-  bacterium: 'in splashing water, on hands and blades, and with young plants',
+  // one kind for blights, which splash, and for what lives in the sap, which insects carry
+  bacterium: 'in splashing water or with sap-sucking insects, on blades, and in cuttings and young plants',
   virus: 'with sap-sucking insects, on hands and blades, and in cuttings and bulbs',
-  nematode: 'with soil, water, tools and young plants',
+  nematode: 'with soil, water, tools and young plants, some with insects',
   insect: 'as the insects fly or crawl across, or come in with a plant',
   mite: 'on the wind, on hands and clothes, and with plants',
   mollusc: 'as they crawl to whatever they like',
@@ -58,6 +60,10 @@ export const spreadLine = (edition: Edition, cause: Cause, plant: Plant | null):
   cause.spreads === undefined && ROUTES[cause.kind] !== undefined
     ? `${howItSpreads(cause)} ${hostsLine(edition, cause, plant)}`
     : howItSpreads(cause);
+
+/** The cause the advice stands on; null while it stands on none. */
+export const causeNamed = ({ causes }: Edition, { decision, candidates }: Standing): Cause | null =>
+  (decision.firm && causes.find(({ id }) => id === candidates[0]?.cause)) || null;
 
 /** The answers with what the named cause says to whether it spreads; until there is one, what holds in general. */
 export const withSpread = (answers: readonly CareAnswer[], edition: Edition, cause: Cause | null, plant: Plant | null): CareAnswer[] =>

@@ -1,8 +1,7 @@
 import { useMemo } from 'react';
 import type { CaseView, QuestionView } from '@sounding/contract/api.ts';
 import type { Standing } from '@sounding/core/consult/consult.ts';
-import { withSpread } from '@sounding/core/consult/spread.ts';
-import type { Cause } from '@sounding/core/edition/causes.ts';
+import { causeNamed, withSpread } from '@sounding/core/consult/spread.ts';
 import type { ReplyCare } from '@sounding/core/reply/reply.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { WORDING } from '@sounding/core/edition/findings.ts';
@@ -16,10 +15,6 @@ export interface CaseCare extends ReplyCare {
 }
 
 const NONE: CaseCare = { only: false, answers: [], dates: [], wholeCard: false };
-
-/** The cause the advice stands on; null while it stands on none. */
-const namedIn = (edition: Edition | undefined, standing: Standing | null): Cause | null =>
-  (standing?.decision.firm && edition?.causes.find(({ id }) => id === standing.candidates[0]?.cause)) || null;
 
 /** What a question of a case asks of care, with the answers of the plant's card and their days; `only` while nothing wrong has been told or seen. */
 export function useCaseCare(
@@ -39,7 +34,7 @@ export function useCaseCare(
   const topics = useMemo(() => [...new Set((heard?.careAnswers ?? []).map(({ topic }) => topic))], [heard]);
   const context = question ? { date, climate: question.climate, hemisphere: question.hemisphere } : null;
   const dates = useCareDates(edition, series, question?.hostId ?? null, topics, context);
-  const named = namedIn(edition, standing);
+  const named = edition && standing ? causeNamed(edition, standing) : null;
   const plant = edition?.plants.find(({ id }) => id === question?.hostId) ?? null;
   const seen = (question?.readings ?? []).some((r) => r.withdrawnAt === null && r.finding !== WORDING);
   return useMemo(() => {
