@@ -26,6 +26,8 @@ export interface CareAnswer {
   answer: string;
   /** Somebody or an animal ate of it: this is done before anything else. */
   urgent?: true;
+  /** What the advice on the cause answers instead, once there is one. */
+  orCause?: true;
 }
 
 /** A piece of work that an answer speaks of, and when it is to be done this year. */
@@ -82,7 +84,8 @@ export function careAnswers(edition: Edition, plant: Plant | null, questions: re
     // who ate of one plant may have taken it for the other: "I thought it was comfrey"
     const meant: (Plant | null)[] =
       question.eaten && plant ? [plant, ...named.filter(({ id }) => id !== plant.id)] : named.length > 0 ? named : [plant];
-    return meant.flatMap((one) => answersOn(edition, one, question));
+    const answers = meant.flatMap((one) => answersOn(edition, one, question));
+    return question.orCause ? answers.map((answer): CareAnswer => ({ ...answer, orCause: true })) : answers;
   });
   return all.filter(({ topic, plant: whose }, n) => all.findIndex((other) => other.topic === topic && other.plant === whose) === n);
 }

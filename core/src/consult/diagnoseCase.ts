@@ -10,7 +10,7 @@ import type { IsoDate } from '../season/calendar.ts';
 import type { WindowState } from '../season/windows.ts';
 import { editionIn } from '../edition/editionIn.ts';
 import { careAnswers } from './careAnswers.ts';
-import { causeNamed, withSpread } from './spread.ts';
+import { withTheCause } from './causeAnswers.ts';
 import { Consultant } from './consult.ts';
 import { ASK_OPENLY } from './openly.ts';
 
@@ -96,7 +96,7 @@ export class CaseReader {
     });
     const here = editionIn(this.edition, input.hemisphere);
     const host = here.plants.find(({ id }) => id === plant?.id) ?? null;
-    const care = withSpread(careAnswers(here, host, understanding.care), here, causeNamed(here, standing), host);
+    const care = withTheCause(careAnswers(here, host, understanding.care), understanding.care, here, standing, host);
     return {
       edition: this.edition.version,
       host: plant ? { id: plant.id, name: plant.name, latin: plant.latin } : null,

@@ -3,7 +3,7 @@ import type { Cause } from '../edition/causes.ts';
 import type { Edition } from '../edition/edition.ts';
 import type { HostWeight, Plant } from '../edition/plants.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
-import { howItSpreads, spreadLine, withSpread } from './spread.ts';
+import { howItSpreads, spreadLine } from './spread.ts';
 
 const plants: Plant[] = ['Rose', 'Quince', 'Apple', 'Pear', 'Medlar', 'Plum', 'Shrub'].map((name) => ({
   ...smallEdition.plants[0]!,
@@ -48,15 +48,5 @@ describe('whether it spreads', () => {
   it('is told by an entry that knows better than its kind', () => {
     const known = cause({ kind: 'cultural', spreads: 'Where they touch.' });
     expect([howItSpreads(known), spreadLine(edition, known, rose)]).toEqual(['Where they touch.', 'Where they touch.']);
-  });
-  it('takes the place of what holds in general once there is a cause', () => {
-    const answers = [
-      { topic: 'prune', plant: 'Rose', answer: 'Late winter.' },
-      { topic: 'spread', plant: 'plants in general', answer: 'What lives can.' },
-    ];
-    expect(withSpread(answers, edition, null, rose)).toEqual(answers);
-    const [first, second] = withSpread(answers, edition, cause({}), rose);
-    expect(first).toEqual(answers[0]);
-    expect(second).toEqual({ topic: 'spread', plant: 'Spots', answer: spreadLine(edition, cause({}), rose) });
   });
 });

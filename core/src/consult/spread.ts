@@ -1,11 +1,8 @@
 import type { Cause, CauseKind } from '../edition/causes.ts';
-import { SPREAD } from '../edition/care.ts';
 import type { Edition } from '../edition/edition.ts';
 import { hostWeight } from '../edition/hosts.ts';
 import { inSentence } from '../edition/names.ts';
 import type { Plant } from '../edition/plants.ts';
-import type { CareAnswer } from './careAnswers.ts';
-import type { Standing } from './consult.ts';
 
 /** How what lives gets from plant to plant, as a rule for its kind. Memory. */
 const ROUTES: Partial<Record<CauseKind, string>> = {
@@ -60,11 +57,3 @@ export const spreadLine = (edition: Edition, cause: Cause, plant: Plant | null):
   cause.spreads === undefined && ROUTES[cause.kind] !== undefined
     ? `${howItSpreads(cause)} ${hostsLine(edition, cause, plant)}`
     : howItSpreads(cause);
-
-/** The cause the advice stands on; null while it stands on none. */
-export const causeNamed = ({ causes }: Edition, { decision, candidates }: Standing): Cause | null =>
-  (decision.firm && causes.find(({ id }) => id === candidates[0]?.cause)) || null;
-
-/** The answers with what the named cause says to whether it spreads; until there is one, what holds in general. */
-export const withSpread = (answers: readonly CareAnswer[], edition: Edition, cause: Cause | null, plant: Plant | null): CareAnswer[] =>
-  answers.map((one) => (one.topic === SPREAD && cause ? { plant: cause.name, topic: SPREAD, answer: spreadLine(edition, cause, plant) } : one));

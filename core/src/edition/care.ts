@@ -36,5 +36,14 @@ export const CUT_BACK = 'cut-back';
 /** Care topic: whether what ails a plant passes to others; the cause answers it, not the plant's card. */
 export const SPREAD = 'spread';
 
+/** Care topic: what is to be done about what ails a plant. */
+export const REMEDY = 'remedy';
+
+/** Care topic: whether it matters and whether the plant pulls through. */
+export const OUTLOOK = 'outlook';
+
+/** What is asked about the trouble itself: the cause answers it, no plant's card does. */
+export const OF_THE_CAUSE: ReadonlySet<string> = new Set([SPREAD, REMEDY, OUTLOOK]);
+
 /** Care topic: whether a crop that was struck can still be eaten. */
 export const EAT = 'eat';

@@ -1,4 +1,4 @@
-import { CUT_BACK, EAT, POISON, SPREAD, type CareTopic } from '../edition/care.ts';
+import { CUT_BACK, EAT, OF_THE_CAUSE, OUTLOOK, POISON, REMEDY, type CareTopic } from '../edition/care.ts';
 import type { Plant } from '../edition/plants.ts';
 import { asksToDo, tellsTrouble, type Asking } from './asking.ts';
 import type { PhraseMatch } from './phrases.ts';
@@ -14,6 +14,8 @@ export interface CareQuestion {
   itself?: true;
   /** Somebody or an animal ate of it: that comes before anything else. */
   eaten?: true;
+  /** It may be meant for the trouble as well, and then what is advised against that answers it: "should I pick those off". */
+  orCause?: true;
   /** Of which plants it asks whether they are poisonous or eaten, by id, where it names any; on every other topic the call's own plant is meant. */
   of?: string[];
 }
@@ -140,7 +142,7 @@ export class CareQuestions {
         .filter(({ at }) => !TELLS_TOO.test(tokens[at]!.word))
         .map(({ topic, at }) => ({ topic, at: [at] })),
       // "it is spreading to the others" tells
-      ...phrases.filter(({ value, at }) => at.length > 1 && value.topic !== SPREAD).map(({ value, at }) => ({ topic: value.topic, at })),
+      ...phrases.filter(({ value, at }) => at.length > 1 && !OF_THE_CAUSE.has(value.topic)).map(({ value, at }) => ({ topic: value.topic, at })),
     ].sort((a, b) => a.at.at(-1)! - b.at.at(-1)!);
     return spoken.map(({ topic, at }) => ({ topic, from: textOf(tokens, at[0]!, at.at(-1)!) }));
   }
@@ -157,6 +159,7 @@ export class CareQuestions {
       ...best.flatMap((match) => asking.flatMap((stretch) => this.byPhrase(tokens, stretch, match)).slice(0, 1)),
     ].sort((a, b) => a.cue[0]! - b.cue[0]!);
     const found = [...spelled, ...this.ofOthersToo(asking, named, spelled)];
+    const againstIt = new Set<Asking | undefined>(found.filter(({ topic }) => topic === REMEDY || topic === OUTLOOK).map(({ asking: stretch }) => stretch));
     const openings = new Set(found.flatMap(({ asking: { from, body } }) => tokens.flatMap((_, i) => (i >= from && i < body ? [i] : []))));
     const eaten = best.filter(({ value }) => value.told && value.topic === POISON).flatMap(({ at }) => at);
     const cues = new Set([...found.flatMap(({ asking: stretch, cue }) => cue.filter((i) => within(stretch, i))), ...eaten]);
@@ -173,9 +176,10 @@ export class CareQuestions {
       from: one.from,
       ...(one.itself && { itself: one.itself }),
       ...(one.eaten && { eaten: one.eaten }),
+      ...(againstIt.has(one.asking) && !OF_THE_CAUSE.has(one.topic) && { orCause: true as const }),
       ...ofWhat(tokens, named, one),
     }));
-    const unplaced = asking.filter((stretch) => !found.some((one) => one.asking === stretch) && asksToDo(tokens, stretch));
+    const unplaced = asking.filter((stretch) => !found.some((one) => one.asking === stretch && !OF_THE_CAUSE.has(one.topic)) && asksToDo(tokens, stretch));
     return {
       mentioned: asking.length === 0 && tellsTrouble(tokens) ? [] : this.mentionedIn(tokens, named, best),
       unplaced: unplaced.map(({ from, to }) => ({ topic: WHOLE_CARD, from: textOf(tokens, from, to - 1) })),

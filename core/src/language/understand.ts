@@ -1,4 +1,4 @@
-import { EAT, POISON, SPREAD } from '../edition/care.ts';
+import { EAT, OF_THE_CAUSE, POISON } from '../edition/care.ts';
 import type { Edition } from '../edition/edition.ts';
 import type { Finding, Organ } from '../edition/findings.ts';
 import type { Plant } from '../edition/plants.ts';
@@ -148,7 +148,7 @@ export class Understander {
       ...whole,
       care,
       tells: whole.claims.length + care.length > 0 || whole.readings.some(({ finding }) => this.findings.get(finding)!.kind !== 'site'),
-      onlyCare: whole.care.some(({ topic }) => topic !== SPREAD && (!seen || !ON_SEEING.has(topic))) && !troubled && !whole.maybeCare.trouble,
+      onlyCare: whole.care.some(({ topic }) => !OF_THE_CAUSE.has(topic) && (!seen || !ON_SEEING.has(topic))) && !troubled && !whole.maybeCare.trouble,
       measurements: words.flatMap((utterance) => measurementsIn(typeof utterance === 'string' ? utterance : utterance.say, whole.host ?? known)),
     };
   }

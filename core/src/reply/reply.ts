@@ -6,6 +6,7 @@ import { POISON } from '../edition/care.ts';
 import { UNLISTED } from '../edition/causes.ts';
 import { WORDING } from '../edition/findings.ts';
 import type { CareAnswer, CareDate } from '../consult/careAnswers.ts';
+import { isInTheAdvice } from '../consult/causeAnswers.ts';
 import type { Standing } from '../consult/consult.ts';
 import { ASK_OPENLY } from '../consult/openly.ts';
 import { likelihoodWord, POSSIBLE, readingText } from '../consult/words.ts';
@@ -263,7 +264,8 @@ function advised(input: ReplyInput, cause: Cause): string[] {
 /** Topics in which hands come near the sap. */
 const TOUCHED = new Set(['prune', 'cut-back', 'divide', 'propagate', 'repot', 'compost', 'harvest']);
 
-const lessUrgent = (care: ReplyCare | null | undefined): CareAnswer[] => (care?.answers ?? []).filter(({ urgent }) => !urgent);
+/** What is asked besides, and is not what the advice says. */
+const lessUrgent = (care: ReplyCare | null | undefined): CareAnswer[] => (care?.answers ?? []).filter((one) => !one.urgent && !isInTheAdvice(one));
 
 /** Where somebody ate of it that stands before what ails the plant. */
 function urgentLines({ care }: ReplyInput): string[] {

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { CaseView, QuestionView } from '@sounding/contract/api.ts';
 import type { Standing } from '@sounding/core/consult/consult.ts';
-import { causeNamed, withSpread } from '@sounding/core/consult/spread.ts';
+import { withTheCause } from '@sounding/core/consult/causeAnswers.ts';
 import type { ReplyCare } from '@sounding/core/reply/reply.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { WORDING } from '@sounding/core/edition/findings.ts';
@@ -34,15 +34,15 @@ export function useCaseCare(
   const topics = useMemo(() => [...new Set((heard?.careAnswers ?? []).map(({ topic }) => topic))], [heard]);
   const context = question ? { date, climate: question.climate, hemisphere: question.hemisphere } : null;
   const dates = useCareDates(edition, series, question?.hostId ?? null, topics, context);
-  const named = edition && standing ? causeNamed(edition, standing) : null;
   const plant = edition?.plants.find(({ id }) => id === question?.hostId) ?? null;
   const seen = (question?.readings ?? []).some((r) => r.withdrawnAt === null && r.finding !== WORDING);
   return useMemo(() => {
-    if (!heard || heard.careAnswers.length === 0) return NONE;
+    if (!heard || heard.care.length === 0) return NONE;
     // once something wrong is seen, what was only spoken of was no question
     if (seen && heard.care.every(({ guessed }) => guessed)) return NONE;
     if (heard.care.some(({ topic }) => topic === WHOLE_CARD)) return { ...NONE, wholeCard: true };
-    const answers = edition ? withSpread(heard.careAnswers, edition, named, plant) : heard.careAnswers;
+    const answers = edition ? withTheCause(heard.careAnswers, heard.care, edition, standing, plant) : heard.careAnswers;
+    if (answers.length === 0) return NONE;
     return { only: heard.onlyCare && !seen, answers, dates: dates ?? [], wholeCard: false };
-  }, [heard, dates, seen, edition, named, plant]);
+  }, [heard, dates, seen, edition, standing, plant]);
 }
