@@ -9,6 +9,8 @@ export interface PlantMention {
   nearby: boolean;
   /** True for "my pear", "our old pear". */
   owned: boolean;
+  /** True for "my neighbour's pear". */
+  ofNextDoor: boolean;
   /** True where an earlier call was about it: "I rang last year about my tomatoes". */
   earlier: boolean;
   /** Other plants that may be meant by it: the peace lily of "the lily", the melons of a bare "vine". */

@@ -23,12 +23,19 @@ const BEFORE_NOW = /^(last|before|ago|earlier|previously)$/;
 const OVERRUN_BY = /\b(?:strangled|smothered|choked|covered|overgrown|swamped|full)(?: up)? (?:by|in|with|of)\b/;
 const OVERRUNS = /^(strangl|smother|chok|cover|overgrow|swamp)/;
 
-/** "The neighbour sprayed his lawn": of somebody else, who is spoken of before. */
+/** Who reports what ails a plant rings for it: "my neighbour says her hydrangea is yellow". */
+const REPORTS = /^(say|says|said|tell|tells|told|ask|asks|asked|wonder|wonders|reports|complains|want|wants|wanted|worry|worries|worried|rang|rings)$/;
+/** Words from somebody to what is reported: "the neighbour across the road just asked". */
+const REACH_OF_REPORT = 5;
+
+/** "The neighbour sprayed his lawn": of somebody else, who is spoken of before and does not ask about it. */
 function isTheirs(tokens: readonly Token[], at: number, { nearby }: Lexicon): boolean {
   let i = at - 1;
   while (LINKS.has(tokens[i]?.word ?? '')) i -= 1;
   if (!THEIRS.has(tokens[i]?.word ?? '')) return false;
-  return tokens.slice(0, i).some(({ word, clause }) => clause === tokens[at]!.clause && nearby.includes(word));
+  const isWhose = ({ word, clause }: Token) => clause === tokens[at]!.clause && nearby.includes(word);
+  const reports = (from: number) => tokens.slice(from, Math.min(i, from + REACH_OF_REPORT)).some(({ word }) => REPORTS.test(word));
+  return tokens.slice(0, i).some((token, k) => isWhose(token) && !reports(k));
 }
 
 /** "The size of a pear", "like a little cabbage": a picture of something else. */
@@ -134,6 +141,13 @@ export function isOwned(tokens: readonly Token[], at: number): boolean {
   let i = at - 1;
   while (tokens[i]?.clause === clause && LINKS.has(tokens[i]!.word) && !OWNING.has(tokens[i]!.word)) i -= 1;
   return tokens[i]?.clause === clause && OWNING.has(tokens[i]!.word);
+}
+
+/** "My neighbour's old pear": named as theirs, which the call may be about for all that. */
+export function isOfNextDoor(tokens: readonly Token[], at: number, { nearby }: Lexicon): boolean {
+  let i = at - 1;
+  while (sameBreath(tokens[i], tokens[at]!) && LINKS.has(tokens[i]!.word)) i -= 1;
+  return sameBreath(tokens[i], tokens[at]!) && nearby.includes(tokens[i]!.word) && /'s?$/.test(tokens[i]!.text);
 }
 
 /** "I rang last year about my tomatoes": what an earlier call was about. */

@@ -29,6 +29,7 @@ const kept = (one: UnderstoodReading, host: Plant | null, named: Plant[] = [], o
         at: [0],
         nearby: false,
         owned: false,
+        ofNextDoor: false,
         earlier: false,
         mayMean: new Set<Plant>(),
         shade: false,

@@ -68,6 +68,8 @@ describe('names of plants', () => {
     ['I rang last year about my oak. The bay has holes', 'bay'],
     ['I rang last week about my oak, it is worse', 'oak'],
     ['you helped with the oak last year. The bay has holes', 'bay'],
+    ['the neighbour says her oak has holes', 'oak'],
+    ['the neighbour sprayed her oak and the bay has holes', 'bay'],
   ])('the call is about: %s', (text, host) => expect(closest(find(text).filter(({ nearby }) => !nearby))?.id).toBe(host));
   it('are not read from words with another ending', () => expect(ids('I would be grateful')).toEqual([]));
   it('are not read from verbs', () => expect(ids('I squashed one')).toEqual([]));

@@ -3,7 +3,7 @@ import type { Edition } from '../edition/edition.ts';
 import type { Plant } from '../edition/plants.ts';
 import { withoutTakenBackPlants } from './corrections.ts';
 import { AFTER_HOST, closest, meantBeside, type PlantMention } from './mentions.ts';
-import { isNearby, isOfEarlierCall, isOwned, isShade, OWNING, withGuests } from './nearness.ts';
+import { isNearby, isOfEarlierCall, isOfNextDoor, isOwned, isShade, OWNING, withGuests } from './nearness.ts';
 import { isPersonsName } from './people.ts';
 import { ShortNames } from './shortNames.ts';
 import { tokenise, type Token } from './tokens.ts';
@@ -120,6 +120,7 @@ export class PlantNames {
         at,
         nearby: isNearby(tokens, at, this.edition.lexicon),
         owned: isOwned(tokens, at[0]!),
+        ofNextDoor: isOfNextDoor(tokens, at[0]!, this.edition.lexicon),
         earlier: isOfEarlierCall(tokens, at[0]!),
         mayMean: at.length === 1 ? this.shortNames.at(tokens, at[0]!) : new Set(),
         shade: isShade(tokens, at),

@@ -93,6 +93,7 @@ describe('plants', () => {
     expect(lonePlant(read('a bonfire next to an oak'))).toBeNull();
     expect(lonePlant(read("my neighbour's oak is fine, mine has holes"))?.id).toBe('oak');
     expect(lonePlant(read("my neighbour's oak is fine"))).toBeNull();
+    expect(lonePlant(read("my neighbour's oak has spots"))?.id).toBe('oak');
     expect(lonePlant(read('a bean next to my oak'))).toBeNull();
   });
   it.each([

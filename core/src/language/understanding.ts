@@ -85,9 +85,9 @@ export function togetherOf(parts: readonly Understanding[]): Understanding {
   };
 }
 
-/** The caller's own plant that all the talk speaks of only by the way, with no other: "a bonfire next to my beech hedge". */
-export function lonePlant({ plants }: Understanding): Plant | null {
-  const own = plants.filter(({ owned }) => owned);
+/** The plant that all the talk speaks of only by the way, with no other: the caller's own ("a bonfire next to my beech hedge"), or a neighbour's that something ails. */
+export function lonePlant({ plants, maybeCare }: Understanding): Plant | null {
+  const own = plants.filter(({ owned, ofNextDoor }) => owned || (ofNextDoor && maybeCare.trouble));
   const [first] = own;
   return first && plants.every(({ plant }) => plant === first.plant) ? first.plant : null;
 }
