@@ -109,6 +109,9 @@ function lintPhrases(edition: Edition, say: (id: string, text: string) => void):
     ...edition.findings.flatMap((f) => [...f.answers.flatMap((a) => a.words), ...(f.some ?? [])].map((words) => ({ id: f.id, words }))),
     ...edition.careTopics.flatMap((t) => [...t.words, ...(t.told ?? [])].map((words) => ({ id: t.id, words }))),
   ];
+  const known = new Set(edition.findings.map(({ id }) => id));
+  for (const { id, after } of edition.findings)
+    for (const other of after ?? []) if (!known.has(other)) say(id, `is asked after "${other}", which is no finding`);
   for (const { id, answers, absent, some } of edition.findings) {
     if (some && absent === undefined) say(id, 'has words for "there, but not of what kind", and no answer for "not there"');
     const seen = new Map<string, string>();

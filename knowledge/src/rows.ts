@@ -35,6 +35,7 @@ export function toFinding(row: FindingRow, lexicon: Lexicon): Finding {
     ...(row.some.length > 0 ? { some: row.some.map(phrase) } : {}),
     ...(row.family ? { family: row.family } : {}),
     ...(row.only ? { only: row.only } : {}),
+    ...(row.after ? { after: row.after } : {}),
     ...(row.scale ? { scale: row.scale } : {}),
     phoneSeconds: row.phone,
     tableSeconds: row.table,

@@ -96,6 +96,8 @@ export const findingRow = z.strictObject({
   family: id.optional(),
   /** Groups of plants it can be seen on at all. */
   only: z.array(id).optional(),
+  /** Findings of which something must have been told before it is asked. */
+  after: z.array(id).optional(),
   phone: z.number().positive().nullable(),
   table: z.number().positive(),
   reliability: z

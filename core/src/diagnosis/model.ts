@@ -19,6 +19,8 @@ export interface ModelFinding {
   seconds: number | null;
   reliability?: Partial<Record<Channel, number>>;
   family?: string;
+  /** Findings of which something must have been told before this one is asked. */
+  after?: string[];
   /** Index of the answer that means "nothing there"; left out where every answer is a state of its own. */
   absent?: number;
   /** Where and how the plant is kept or what happened to it: no cause has to account for that. */
@@ -158,6 +160,7 @@ export function modelForSituation(edition: Edition, situation: Situation, { like
       seconds: !canShow(finding, situation.plant) ? null : situation.setting === 'phone' ? finding.phoneSeconds : finding.tableSeconds,
       ...(finding.reliability ? { reliability: finding.reliability } : {}),
       ...(finding.family ? { family: finding.family } : {}),
+      ...(finding.after ? { after: finding.after } : {}),
       ...(finding.kind === 'history' || finding.kind === 'site' ? { circumstance: true } : {}),
       ...(finding.absent ? { absent: finding.answers.findIndex((answer) => answer.id === finding.absent) } : {}),
     };

@@ -62,6 +62,12 @@ export function givenReports(finding: ModelFinding, reports: readonly Reading[])
 const bearsASecondLook = (finding: ModelFinding, reports: readonly Reading[], channel: Channel): boolean =>
   reports.length <= OFTEN_ENOUGH && reports.every((report) => reliabilityOf(finding, report.channel) < reliabilityOf(finding, channel));
 
+/** True where a reading says that something is there. */
+function tellsOfSomething(model: DiagnosticModel, { finding, answer }: Reading): boolean {
+  const { answers, absent } = model.findings[model.findingIndex.get(finding) ?? -1] ?? {};
+  return absent === undefined || answer !== answers?.[absent];
+}
+
 /** The findings that can be asked about through `channel`: those not yet told, and those told only through weaker ones. */
 export function openFindings(model: DiagnosticModel, channel: Channel, { readings, unanswered }: Told = NOTHING_TOLD): OpenFinding[] {
   const told = new Map<string, Reading[]>();
@@ -71,6 +77,8 @@ export function openFindings(model: DiagnosticModel, channel: Channel, { reading
   return model.findings.flatMap((finding): OpenFinding[] => {
     if (finding.seconds === null || inVain.has(finding.id)) return [];
     const reports = told.get(finding.id);
+    const isInPlace = !finding.after || reports || finding.after.some((id) => told.get(id)?.some((reading) => tellsOfSomething(model, reading)));
+    if (!isInPlace) return [];
     if (reports) return bearsASecondLook(finding, reports, channel) ? [{ finding: givenReports(finding, reports), again: true }] : [];
     return [{ finding: finding.family !== undefined && families.has(finding.family) ? besideItsKin(finding) : finding, again: false }];
   });

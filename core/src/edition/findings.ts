@@ -61,6 +61,8 @@ export interface Finding {
   family?: string;
   /** Groups of plants it can be seen on at all; left out = any plant. */
   only?: string[];
+  /** Asked only once something of one of these findings was told: nobody is asked what the beetles look like while nothing speaks of any. */
+  after?: string[];
   /** What a number said of it is read on – a pH, days, or days from one time to the next – and the questions that ask for it. */
   scale?: { of: Scale; asked: string[] };
 }
