@@ -40,12 +40,13 @@ export function withTheCause(
   plant: Plant | null,
 ): CareAnswer[] {
   const cause = standing && causeNamed(edition, standing);
-  if (!cause) return [...answers];
+  const said = ({ plant: whose, topic, answer, urgent }: CareAnswer): CareAnswer => ({ plant: whose, topic, answer, ...(urgent && { urgent }) });
+  if (!cause) return answers.map(said);
   const ofCards = answers.filter(({ topic, orCause }) => !orCause && LINES[topic] === undefined);
   const ofCause = [...new Set(questions.map(({ topic }) => topic))].flatMap((topic): CareAnswer[] => {
     const line = LINES[topic]?.(edition, cause, standing, plant);
     return line ? [{ plant: cause.name, topic, answer: line }] : [];
   });
   const urgent = ofCards.filter((one) => one.urgent);
-  return [...urgent, ...ofCause, ...ofCards.filter((one) => !one.urgent)];
+  return [...urgent, ...ofCause, ...ofCards.filter((one) => !one.urgent)].map(said);
 }

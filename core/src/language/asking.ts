@@ -64,6 +64,8 @@ function openingEnd(tokens: readonly Token[], i: number, goesOn: boolean): numbe
   if (here === 'what' && next === 'makes') return i + 2;
   if (here === 'any' && /^(good|use|harm)$/.test(next)) return i + 2;
   if (WH.has(here) && (BE.has(next) || (AUXILIARIES.has(next) && after !== ''))) return i + 2;
+  if (here === 'did' && next === 'i' && opensBreath(tokens, i)) return i + 2; // "did I kill it"
+  if (here === 'who' && /^(can|could|should|do|does|will|would)$/.test(next) && opensBreath(tokens, i)) return i + 2;
   if (here === 'what' || here === 'which') {
     if (/^(sort|kind|type)$/.test(next)) return i + 1;
     for (let k = i + 1; k <= i + WH_REACH && tokens[k]?.clause === clause; k++)
@@ -197,7 +199,19 @@ const NO_TROUBLE = [
 /** Words of the longest of them. */
 const LONGEST_OF_NONE = 3;
 
+/** "The flowers have all gone": they go in their time. */
+const FLOWERS = /^(flowers?|blooms?|blossoms?|petals?|flowering)$/;
+const GONE = /^(gone|went|fell|falling|died|dead)$/;
+const BETWEEN = /^(have|has|are|is|its|all|now|just)$/;
+
+function areFlowersOver(tokens: readonly Pick<Token, 'word'>[], at: number): boolean {
+  let i = at - 1;
+  while (BETWEEN.test(tokens[i]?.word ?? '')) i -= 1;
+  return GONE.test(tokens[at]!.word) && FLOWERS.test(tokens[i]?.word ?? '');
+}
+
 function isNoTrouble(tokens: readonly Pick<Token, 'word'>[], at: number): boolean {
+  if (areFlowersOver(tokens, at)) return true;
   const words = tokens.slice(at, at + LONGEST_OF_NONE).map((token) => token.word);
   return words.some((_, end) => NO_TROUBLE.some((idiom) => idiom.test(words.slice(0, end + 1).join(' '))));
 }

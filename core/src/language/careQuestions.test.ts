@@ -14,9 +14,10 @@ const topics: CareTopic[] = [
   { id: 'sow', name: 'Sowing', verbs: ['plant', 'sow'], words: ['depth'] },
   { id: 'water', name: 'Watering', verbs: ['water'], words: ['rain water'] },
   { id: 'prune', name: 'Pruning', verbs: ['prune'], words: ['whips'], told: ['too tall'] },
-  { id: 'poison', name: 'Poisonous', words: ['toxic'], told: ['cat chewed leaf'] },
+  { id: 'poison', name: 'Poisonous', words: ['toxic'], told: ['cat chewed leaf', 'sheep ate', 'sheep ate some'] },
+  { id: 'remedy', name: 'What to do about it', words: ['cut off'] },
 ];
-const questions = new CareQuestions(topics, {});
+const questions = new CareQuestions(topics, {}, ['sheep']);
 const book = new PhraseBook(
   topics.flatMap(({ id, words, told }) => [
     ...words.map((w) => compilePhrase(w, { topic: id, told: false }, lexicon)),
@@ -24,7 +25,7 @@ const book = new PhraseBook(
   ]),
   ({ word }) => ['a', 'the', 'it', 'of', 'with', 'i', 'do', 'is'].includes(word),
 );
-const plant = (id: string): Plant => ({ ...smallEdition.plants[0]!, id });
+const plant = (id: string): Plant => ({ ...smallEdition.plants[0]!, id, ...(id === 'yew' && { poisonous: 'All of it.' }) });
 /** @param named words that are a plant's name; the plant goes by the word */
 function hear(text: string, named: number[] = []) {
   const tokens = tokenise(text, {});
@@ -109,6 +110,14 @@ describe('questions of care', () => {
 
   it('hears what is spoken of without a question', () =>
     expect(hear('It was never pruned. Where do I begin?').heard.mentioned).toEqual([{ topic: 'prune', from: 'pruned' }]));
+  it('says what may be meant for the trouble as well', () => {
+    const asked = (text: string) => hear(text).heard.questions.map(({ topic, orCause }) => [topic, orCause]);
+    expect(asked('should I cut them off')).toEqual([
+      ['cut-back', true],
+      ['remedy', undefined],
+    ]);
+    expect(asked('do I cut it')).toEqual([['cut-back', undefined]]);
+  });
   it('offers the whole card where nothing was said', () => expect(hear('can I straighten it').heard.unplaced[0]?.topic).toBe(WHOLE_CARD));
 
   it('takes what is asked for no word on how it is', () => {
@@ -125,6 +134,12 @@ describe('somebody who ate of it', () => {
     expect(heard.questions).toEqual([expect.objectContaining({ topic: 'poison', eaten: true })]);
     expect([...heard.eatenAt].map((i) => tokens[i]!.word)).toEqual(['my', 'cat', 'chewed', 'a', 'leaf']);
   });
+  it.each([
+    ['the sheep ate a yew', [4], ['poison']],
+    ['the sheep ate a rose', [4], []],
+    ['the sheep ate everything', [], []],
+    ['the sheep ate some', [], ['poison']],
+  ])('may be an animal of the field, where what it found is poisonous: %s', (text, named, topics) => expect(topicsOf(text, named)).toEqual(topics));
   it('is nobody where it is only asked', () => expect(hear('is it toxic').heard.questions[0]).not.toHaveProperty('eaten'));
 });
 

@@ -82,6 +82,9 @@ const isNoun = (tokens: readonly Token[], i: number, named: ReadonlyMap<number, 
   return (THINGS.test(word) && determined) || (named.has(i - 1) && /^plants?$/.test(word));
 };
 
+/** "The goats ate": who, and that they did. */
+const FED_AND_ATE = 2;
+
 /** How far behind "what about" a plant's name stands: "the big old lily". */
 const NAME_REACH = 4;
 
@@ -91,10 +94,15 @@ const within = (asking: Asking, i: number): boolean => i >= asking.about && i < 
 export class CareQuestions {
   private readonly topicOf = new Map<string, string>();
 
+  /** Stems of the animals that feed on plants as they find them. */
+  private readonly stock: ReadonlySet<string>;
+
   constructor(
     topics: readonly CareTopic[],
     private readonly irregular: Record<string, string>,
+    stock: readonly string[] = [],
   ) {
+    this.stock = new Set(stock.map((word) => stemOf(word.replace('*', ''), irregular)));
     for (const topic of topics) for (const verb of topic.verbs ?? []) this.topicOf.set(stemOf(verb, irregular), topic.id);
   }
 
@@ -129,6 +137,13 @@ export class CareQuestions {
     });
   }
 
+  /** A sheep at the roses or in the beans does damage; one at the yew is poisoned. With no plant named it takes more words than that something was eaten. */
+  private isOnlyGrazed(tokens: readonly Token[], named: ReadonlyMap<number, Plant>, at: readonly number[]): boolean {
+    if (!at.some((i) => this.stock.has(tokens[i]!.stem))) return false;
+    const plants = [...named].flatMap(([i, plant]) => (tokens[i]!.clause === tokens[at[0]!]!.clause ? [plant] : []));
+    return plants.length > 0 ? plants.every(({ poisonous, groups }) => !poisonous || groups.includes('vegetable')) : at.length <= FED_AND_ATE;
+  }
+
   /** A phrase may begin before what asks: "too tall, when can we top it". */
   private byPhrase(tokens: readonly Token[], asking: Asking, { value, at }: CarePhrase): Found[] {
     if (!at.some((i) => within(asking, i))) return [];
@@ -153,7 +168,8 @@ export class CareQuestions {
    * @param phrases where phrases of the topics were met; they count only in a clause that asks
    */
   heard(tokens: readonly Token[], named: ReadonlyMap<number, Plant>, asking: readonly Asking[], phrases: readonly CarePhrase[]): CareHeard {
-    const best = [...phrases].sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
+    const meant = phrases.filter(({ value, at }) => !(value.told && value.topic === POISON && this.isOnlyGrazed(tokens, named, at)));
+    const best = meant.toSorted((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
     const spelled: Found[] = [
       ...asking.flatMap((stretch) => this.byVerb(tokens, stretch, named)),
       ...best.flatMap((match) => asking.flatMap((stretch) => this.byPhrase(tokens, stretch, match)).slice(0, 1)),

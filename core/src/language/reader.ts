@@ -70,7 +70,7 @@ export class Reader {
   ) {
     const { lexicon, careTopics } = edition;
     this.bindings = new Bindings(lexicon);
-    this.careQuestions = new CareQuestions(careTopics, lexicon.irregular);
+    this.careQuestions = new CareQuestions(careTopics, lexicon.irregular, lexicon.classes['stock']);
     this.negatorHeads = new Set(lexicon.negators.map((negator) => negator.split(' ')[0]!));
     this.colours = new Set(lexicon.classes['colour']);
   }
