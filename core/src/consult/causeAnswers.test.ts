@@ -48,5 +48,10 @@ describe('what is asked about the trouble itself', () => {
     expect(told([card, eaten], ['outlook'])).toEqual(['Rose: Ring the poison centre.', 'Spots: It mends by itself.', 'Rose: Late winter.']);
   });
   it('is left out of a letter that gives the advice, but for whether it spreads', () =>
-    expect(['outlook', 'remedy', 'spread', 'prune'].map((topic) => isInTheAdvice({ topic, plant: '', answer: '' }))).toEqual([true, true, false, false]));
+    expect(['outlook', 'remedy', 'spread', 'prune'].map((topic) => isInTheAdvice({ topic, plant: '', answer: '' }))).toEqual([
+      true,
+      true,
+      false,
+      false,
+    ]));
 });

@@ -175,7 +175,9 @@ export class CareQuestions {
       ...best.flatMap((match) => asking.flatMap((stretch) => this.byPhrase(tokens, stretch, match)).slice(0, 1)),
     ].sort((a, b) => a.cue[0]! - b.cue[0]!);
     const found = [...spelled, ...this.ofOthersToo(asking, named, spelled)];
-    const againstIt = new Set<Asking | undefined>(found.filter(({ topic }) => topic === REMEDY || topic === OUTLOOK).map(({ asking: stretch }) => stretch));
+    const againstIt = new Set<Asking | undefined>(
+      found.filter(({ topic }) => topic === REMEDY || topic === OUTLOOK).map(({ asking: stretch }) => stretch),
+    );
     const openings = new Set(found.flatMap(({ asking: { from, body } }) => tokens.flatMap((_, i) => (i >= from && i < body ? [i] : []))));
     const eaten = best.filter(({ value }) => value.told && value.topic === POISON).flatMap(({ at }) => at);
     const cues = new Set([...found.flatMap(({ asking: stretch, cue }) => cue.filter((i) => within(stretch, i))), ...eaten]);
@@ -195,7 +197,9 @@ export class CareQuestions {
       ...(againstIt.has(one.asking) && !OF_THE_CAUSE.has(one.topic) && { orCause: true as const }),
       ...ofWhat(tokens, named, one),
     }));
-    const unplaced = asking.filter((stretch) => !found.some((one) => one.asking === stretch && !OF_THE_CAUSE.has(one.topic)) && asksToDo(tokens, stretch));
+    const unplaced = asking.filter(
+      (stretch) => !found.some((one) => one.asking === stretch && !OF_THE_CAUSE.has(one.topic)) && asksToDo(tokens, stretch),
+    );
     return {
       mentioned: asking.length === 0 && tellsTrouble(tokens) ? [] : this.mentionedIn(tokens, named, best),
       unplaced: unplaced.map(({ from, to }) => ({ topic: WHOLE_CARD, from: textOf(tokens, from, to - 1) })),

@@ -24,7 +24,8 @@ const OVERRUN_BY = /\b(?:strangled|smothered|choked|covered|overgrown|swamped|fu
 const OVERRUNS = /^(strangl|smother|chok|cover|overgrow|swamp)/;
 
 /** Who reports what ails a plant rings for it: "my neighbour says her hydrangea is yellow". */
-const REPORTS = /^(say|says|said|tell|tells|told|ask|asks|asked|wonder|wonders|reports|complains|want|wants|wanted|worry|worries|worried|rang|rings)$/;
+const REPORTS =
+  /^(say|says|said|tell|tells|told|ask|asks|asked|wonder|wonders|reports|complains|want|wants|wanted|worry|worries|worried|rang|rings)$/;
 /** Words from somebody to what is reported: "the neighbour across the road just asked". */
 const REACH_OF_REPORT = 5;
 
