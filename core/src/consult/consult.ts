@@ -23,7 +23,7 @@ import { soundingLine, type SoundingMark } from '../diagnosis/sounding.ts';
 import { monthOf, type IsoDate } from '../season/calendar.ts';
 import type { SeasonContext } from '../season/windows.ts';
 import type { WeatherSeries } from '../season/weather.ts';
-import { circumstancesRead, settled, type Circumstances } from '../treatment/circumstances.ts';
+import { circumstancesRead, settled, standsIndoors, type Circumstances } from '../treatment/circumstances.ts';
 import {
   actOf,
   decide,
@@ -187,7 +187,7 @@ export class Consultant {
       hemisphere: input.hemisphere,
       weather: input.weather,
       events: input.circumstances?.events ?? {},
-      indoors: plant?.groups.includes('houseplant') ?? false,
+      indoors: standsIndoors(input.readings, plant),
     };
     this.turnTo(season, plant);
     const causes = this.causesIn(input.hemisphere);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Plant } from '../edition/plants.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
-import { circumstancesRead } from './circumstances.ts';
+import { circumstancesRead, standsIndoors } from './circumstances.ts';
 
 const plant = (...groups: string[]): Plant => ({ ...smallEdition.plants[0]!, groups });
 const told = (finding: string, answer: string) => [{ finding, answer, channel: 'caller' as const }];
@@ -29,4 +29,10 @@ describe('what the readings say of the circumstances', () => {
     [['stone-fruit', 'tree'], undefined],
     [['tree'], false],
   ])('plants of %j are grown to be eaten: %p', (groups, edible) => expect(circumstancesRead([], plant(...groups), null).edible).toBe(edible));
+  it('a plant stands where it was said to stand, and else where its kind does', () => {
+    expect([standsIndoors([], plant('houseplant')), standsIndoors([], plant('climber'))]).toEqual([true, false]);
+    expect(standsIndoors(told('where-grown', 'indoors'), plant('climber'))).toBe(true);
+    for (const answer of ['pot-outdoors', 'under-glass']) expect(standsIndoors(told('where-grown', answer), plant('houseplant'))).toBe(false);
+    expect(standsIndoors(told('where-grown', 'not:indoors'), plant('climber'))).toBe(false);
+  });
 });

@@ -80,6 +80,12 @@ function answered(readings: readonly Reading[], finding: string): string | null 
   return reading?.answer ?? null;
 }
 
+/** Whether a plant knows no winter where it stands: as was said, or else as its kind is kept. */
+export const standsIndoors = (readings: readonly Reading[], plant: Plant | null): boolean => {
+  const grown = answered(readings, 'where-grown');
+  return grown === null ? (plant?.groups.includes('houseplant') ?? false) : grown === 'indoors';
+};
+
 /** What the readings and the plant's card say of the circumstances. */
 export function circumstancesRead(readings: readonly Reading[], plant: Plant | null, cause: Cause | null): Partial<Circumstances> {
   const seen = answered(readings, 'insects-seen');
