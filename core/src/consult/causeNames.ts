@@ -21,7 +21,7 @@ const wordsOf = (name: string): string[] =>
   name
     .split(' ')
     .filter((word) => !JOINING.test(word))
-    .map((word) => word.replace(/s$/, ''));
+    .map((word) => (word === 'leaves' ? 'leaf' : word.replace(/s$/, '')));
 
 /** The same in one order and form: "foot rot of papaya" is papaya foot rot, split bark is a bark split, and what is normal is natural. */
 const wordsTold = (name: string, irregular: Record<string, string>): string =>
