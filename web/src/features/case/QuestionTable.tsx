@@ -77,7 +77,8 @@ export function QuestionTable({ view, question, session, write }: Props) {
   const care = useCaseCare(view, question, edition, standing, date);
   const { first, next, asks, move, toTheTop } = useAsking(standing, question.hostId !== null, care.only);
   const finding: Finding | null = edition?.findings.find((f) => f.id === next?.finding) ?? null;
-  const before = next?.again ? weighed.filter((r) => r.finding === next.finding).at(-1) : undefined;
+  // "there, kind not said" is no answer to ask about again: the question itself asks for the kind
+  const before = next?.again ? weighed.filter((r) => r.finding === next.finding && !r.answer.startsWith('not:')).at(-1) : undefined;
   const line = useLine({
     caseId: view.id,
     edition,
