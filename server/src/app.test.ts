@@ -96,6 +96,9 @@ describe('desk', () => {
     expect((await agent.patch('/api/desk').send({ today: '2026-06-20' })).status).toBe(204);
     const { days } = weatherView.parse((await agent.get(`/api/stations/${session.stations[0]!.id}/weather`)).body);
     expect(days.at(-1)?.on).toBe('2026-06-20');
+    // and a call comes in on it, whatever day it is elsewhere
+    const { receivedAt } = await newCase('Orla Finch');
+    expect(receivedAt.slice(0, 10)).toBe('2026-06-20');
     await agent.patch('/api/desk').send({ today: '2026-06-14' });
   });
   it('hands out the edition for ever and none that was never used', async () => {

@@ -22,7 +22,7 @@ async function summaries(
     .innerJoin(callers, eq(callers.id, cases.callerId))
     .innerJoin(gardens, eq(gardens.id, cases.gardenId))
     .where(where)
-    .orderBy(...(waitingFirst ? [asc(inPerson), asc(cases.receivedAt)] : [desc(cases.receivedAt)]), asc(cases.number))
+    .orderBy(...(waitingFirst ? [asc(inPerson), asc(cases.number)] : [desc(cases.number)]))
     .limit(page.limit)
     .offset(page.offset);
   if (rows.length === 0) return [];

@@ -52,6 +52,9 @@ async function addQuestion(
     .onConflictDoNothing();
 }
 
+/** The desk's own day at this time of day: a demo desk lives on another. */
+const receivedOn = ({ now, today }: { now: Date; today: string }): Date => new Date(`${today}${now.toISOString().slice(10)}`);
+
 /** Stores a new call with its first question. Sent twice, it is stored once. */
 export async function createCase(db: Database, deskId: string, body: NewCase, at: { now: Date; today: string; edition: string }): Promise<void> {
   await db.transaction(async (tx) => {
@@ -82,7 +85,7 @@ export async function createCase(db: Database, deskId: string, body: NewCase, at
       callerId,
       gardenId,
       opening: body.opening,
-      receivedAt: at.now,
+      receivedAt: receivedOn(at),
     });
     await addQuestion(tx, deskId, body.id, { id: body.questionId, title: '' }, at);
   });

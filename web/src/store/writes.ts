@@ -152,7 +152,7 @@ export function begunCase({ body, at, desk: { desk, edition, stations } }: Extra
     channel,
     caller,
     opening,
-    receivedAt: at,
+    receivedAt: `${desk.today}${at.slice(10)}`,
     followUpOn: null,
     hosts: [],
     causes: [],
