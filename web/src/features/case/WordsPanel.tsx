@@ -8,17 +8,22 @@ import type { Edition } from '@sounding/core/edition/edition.ts';
 import type { Plant } from '@sounding/core/edition/plants.ts';
 import type { CareAnswer } from '@sounding/core/consult/careAnswers.ts';
 import { Button, VisuallyHidden } from '../../ui/controls.tsx';
+import { useNewest } from '../../ui/useNewest.ts';
 import { CasePicture } from './CasePicture.tsx';
 import { CHANNEL_WORDS } from './words.ts';
 
 const Panel = styled.section`
   min-height: 0;
   overflow: auto;
-  padding: 12px 16px 12px 20px;
+  padding: 0 16px 12px 20px;
 `;
+/** Stays in sight while what was said scrolls by. */
 const Heading = styled.h2`
+  position: sticky;
+  top: 0;
+  padding: 12px 0 6px;
+  background: ${({ theme }) => theme.paper};
   font-size: 17px;
-  margin-bottom: 6px;
 `;
 const Ways = styled.span`
   float: right;
@@ -147,9 +152,10 @@ export const WordsPanel = memo(function WordsPanel({ caseId, question, edition, 
     </List>
   );
   const alone = question.readings.filter((r) => r.statementId === null);
+  const box = useNewest<HTMLElement>(question.statements.length + question.readings.length + care.length);
   const labels: Record<string, string> = Object.fromEntries(edition.careTopics.map((t) => [t.id, t.name]));
   return (
-    <Panel aria-label="What was said" tabIndex={0}>
+    <Panel ref={box} aria-label="What was said" tabIndex={0}>
       <Heading>
         What was said
         <Ways>
