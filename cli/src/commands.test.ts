@@ -21,9 +21,16 @@ describe('published schemas', () => {
       caseOutput.parse(diagnose({ id: 7, date: '2026-06-14', words }));
   });
   it('hold where somebody ate of a plant, which comes first, and where it is asked whether it spreads, which the cause answers', () => {
-    const words = ['black spots with fringed edges on my rose leaves, yellow round them', 'will it spread?', 'my grandson chewed a laburnum pod'];
+    const words = [
+      'black spots with fringed edges on my rose leaves, yellow round them',
+      'will it spread?',
+      'should she worry?',
+      'what can she spray?',
+      'my grandson chewed a laburnum pod',
+    ];
     const { care } = caseOutput.parse(diagnose({ date: '2026-06-14', host: 'rose', words }));
     expect(care.filter(({ urgent }) => urgent).map(({ plant, topic }) => [plant, topic])).toContainEqual(['Laburnum', 'poison']);
+    for (const topic of ['outlook', 'remedy']) expect(care.find((one) => one.topic === topic)?.plant).toBe('Black spot of rose');
     expect(care.find(({ topic }) => topic === 'spread')).toMatchObject({
       plant: 'Black spot of rose',
       answer: expect.stringMatching(/^Yes, by spores/),

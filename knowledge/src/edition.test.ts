@@ -203,6 +203,11 @@ describe('lint', () => {
       (e) => rust(e).also.push('pear rusts'),
       /pear-rust: "pear rusts" says no more than another of its names/,
     ],
+    [
+      'a finding asked after one that does not exist',
+      (e) => (e.findings[0]!.after = ['beetle-look', 'nothing-known']),
+      /is asked after "nothing-known", which is no finding/,
+    ],
     ['a host told twice', (e) => rust(e).hosts.include.push({ genus: 'Pyrus', weight: 1 }), /pear-rust: genus Pyrus is a host twice/],
     ['a host that is also excluded', (e) => rust(e).hosts.exclude.push({ genus: 'Pyrus' }), /is both a host and excluded/],
     [

@@ -86,6 +86,19 @@ describe('worth of a question', () => {
   });
 });
 
+describe('a finding that is asked after others', () => {
+  const follows: DiagnosticModel = { ...model, findings: model.findings.map((f) => (f.id === 'frost' ? { ...f, after: ['holes'] } : f)) };
+  const isOpen = (...readings: Reading[]) =>
+    openFindings(follows, 'in-hand', { readings, unanswered: [] }).some(({ finding }) => finding.id === 'frost');
+  it('waits until something of one of them was told', () => {
+    expect([isOpen(), isOpen(reading('coating', 'white'))]).toEqual([false, false]);
+    expect(isOpen(reading('holes', 'some'))).toBe(true);
+    expect(isOpen(reading('holes', 'not:none'))).toBe(true);
+  });
+  it('waits on where it was told that there is nothing', () => expect(isOpen(reading('holes', 'none'))).toBe(false));
+  it('may be looked at again once it has been told itself', () => expect(isOpen(reading('frost', 'yes', 'caller'))).toBe(true));
+});
+
 describe('families', () => {
   const kin = (a: string, b: string): DiagnosticModel => ({
     ...model,

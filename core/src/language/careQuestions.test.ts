@@ -3,7 +3,7 @@ import type { CareTopic } from '../edition/care.ts';
 import type { Lexicon } from '../edition/lexicon.ts';
 import type { Plant } from '../edition/plants.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
-import { askingIn, asksToDo, asksUs } from './asking.ts';
+import { askingIn, asksToDo, asksUs, tellsTrouble } from './asking.ts';
 import { CareQuestions, WHOLE_CARD, type CarePhrase } from './careQuestions.ts';
 import { compilePhrase, PhraseBook } from './phrases.ts';
 import { tokenise } from './tokens.ts';
@@ -62,6 +62,9 @@ describe('what asks', () => {
     ['which fertiliser for a lemon in a small pot', ['which fertiliser $']],
     ['its roots climb out of the pot, now what', ['now $ $']],
     ['why do I need a male one', ['do need $']],
+    ['who can cut it', ['who cut $']],
+    ['the man who can cut it came', []],
+    ['did I kill it', ['did kill $']],
   ])('"%s" asks in %p', (text, expected) => {
     expect(stretches(text)).toEqual(expected);
   });
@@ -87,6 +90,15 @@ describe('what asks', () => {
     const tokens = tokenise(text, {});
     expect(askingIn(tokens).some((stretch) => asksToDo(tokens, stretch))).toBe(expected);
   });
+});
+
+describe('flowers that are over', () => {
+  it.each([
+    ['orchid, flowers gone', false],
+    ['the blooms have all died', false],
+    ['the flowers have gone brown', true],
+    ['the leaves have gone', true],
+  ])('are no trouble: %s', (text, trouble) => expect(tellsTrouble(tokenise(text, {}))).toBe(trouble));
 });
 
 describe('questions of care', () => {

@@ -320,6 +320,13 @@ describe('reply', () => {
       expect(text.match(/poison centre/g)).toHaveLength(1);
       expect(text).toContain('You also asked\n\nPruning');
     });
+    it('leaves out what the advice says anyway, but not whether it spreads', () => {
+      const given = input(false);
+      const answers = ['remedy', 'outlook', 'spread'].map((topic) => ({ plant: 'Mildew', topic, answer: `the ${topic} line` }));
+      const text = composeReply({ ...given, care: { ...given.care, answers } });
+      expect(text).toContain('spread\nthe spread line.');
+      expect(text).not.toMatch(/remedy|outlook/);
+    });
     it('answers it beside the trouble that was told', () => {
       const text = composeReply(input(false));
       expect(text).toMatch(/in 100/);
