@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { careAnswers } from '@sounding/core/consult/careAnswers.ts';
+import { OF_THE_CAUSE } from '@sounding/core/edition/care.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { WHOLE_CARD } from '@sounding/core/language/careQuestions.ts';
 import type { Understander } from '@sounding/core/language/understand.ts';
@@ -30,7 +31,9 @@ export function scoreCare(understander: Understander, edition: Edition, part: 'c
     .map((line) => JSON.parse(line) as CareLine);
   const results = lines.map(({ say, host, topic }) => {
     const understood = understander.understand([say]);
-    const topics = careAnswers(edition, understood.host, understood.care).map((answer) => answer.topic);
+    // what a cause answers is heard in its topic; with no call around it there is no cause yet
+    const ofCause = understood.care.flatMap(({ topic: heard }) => (OF_THE_CAUSE.has(heard) ? [heard] : []));
+    const topics = [...careAnswers(edition, understood.host, understood.care).map((answer) => answer.topic), ...ofCause];
     const whole = understood.care.some((question) => question.topic === WHOLE_CARD);
     return { host: (understood.host?.id ?? null) === host, answered: topics.length > 0, topic: !whole && topics.includes(topic) };
   });
