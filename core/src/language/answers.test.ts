@@ -113,6 +113,8 @@ describe('an answer', () => {
     ['no webs', 'other'],
     ['orange', 'other'],
     ["I don't know, maybe", 'unknown'],
+    ['cannot see', 'unknown'],
+    ['too small to tell', 'unknown'],
     ["haven't looked", 'unknown'],
     ["can't remember", 'unknown'],
     ['yes and no', 'unknown'],

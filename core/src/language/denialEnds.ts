@@ -32,8 +32,16 @@ const DOES = /^(flower|bloom|blossom|fruit|crop|ripen|thrive|stay|do|set|recover
 
 const SITES = new Set(['shade', 'sun', 'pot', 'pots', 'tub', 'container', 'greenhouse', 'clay', 'sand']);
 
-/** "Will not stay green | in the shade", "no flowers | in its pot": where it fails to is not denied. */
+const FOR_HOW_LONG = new Set(['in', 'for', 'these']);
+const SPANS = new Set(['year', 'years', 'season', 'seasons', 'summers', 'winters']);
+
+/** "Never a fruit | in eight years": for how long it failed to is not denied. */
+const isForHowLong = (tokens: readonly Token[], i: number): boolean =>
+  FOR_HOW_LONG.has(tokens[i]!.word) && tokens.slice(i + 1, i + 4).some(({ word, clause }) => clause === tokens[i]!.clause && SPANS.has(word));
+
+/** "Will not stay green | in the shade", "no flowers | in its pot": where it fails to is not denied, nor for how long. */
 export function isPlaced(tokens: readonly Token[], negator: number, i: number): boolean {
+  if (i > negator + 1 && isForHowLong(tokens, i)) return true;
   if (!PLACES.has(tokens[i]!.word) || i === negator + 1) return false;
   const { word } = tokens[negator]!;
   return word === 'not' ? DOES.test(tokens[negator + 1]!.word) : word === 'no' && tokens.slice(i + 1, i + 3).some((token) => SITES.has(token.word));

@@ -35,6 +35,10 @@ describe('findings', () => {
     expect(pairs('no powder after the frost')).toEqual(['coating=none', 'frost=yes']);
     expect(pairs('not after frost')).toEqual(['frost=no']);
   });
+  it('ends a denial at how long it has been so', () => {
+    expect(pairs('no powder in eight frost years')).toEqual(['coating=none', 'frost=yes']);
+    expect(pairs('never powder in frost')).toEqual(['coating=none', 'frost=no']);
+  });
   it('does not take "not only" for a denial', () => expect(pairs('not only powder')).toEqual(['coating=white']));
   it('does not deny a phrase that says no itself', () => expect(pairs('it has no frost and was never eaten')).toEqual(['frost=no', 'holes=none']));
   it.each(['maybe powder', 'powder maybe', 'powder I think'])('marks doubt in the channel: %s', (words) =>

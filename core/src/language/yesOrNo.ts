@@ -122,6 +122,8 @@ const OPEN = new RegExp(
     "(?:i(?:'d| would|'ll| will) )?(?:have|need) to (?:look|check|see|go and (?:look|see))(?: .*)?",
     "(?:i'm |i am )?not (?:at home|there|by it|near it)(?: .*)?",
     "(?:i )?(?:didn't|did not) notice(?: either way)?",
+    "(?:i )?(?:can't|can ?not) see(?: (?:it|that|them))?",
+    'too (?:high|small|tiny)(?: up| (?:for me )?to (?:see|tell|say|look))?',
     'what do you mean',
     'maybe|possibly|perhaps|could be|might be|yes and no|i hope not',
   )}\\s*[.?!…]?\\s*$`,
