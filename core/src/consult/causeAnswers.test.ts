@@ -16,7 +16,7 @@ const standing = (firm: boolean, chosen: string | null): Standing =>
   ({
     candidates: [{ cause: 'spots' }],
     decision: { act: 'leave', why: 'Leave it.', option: chosen, noteFor: null, firm },
-    options: [{ option }],
+    options: [{ option, timing: { state: 'open', to: '2026-09-30' } }],
   }) as unknown as Standing;
 
 const card: CareAnswer = { topic: 'prune', plant: 'Rose', answer: 'Late winter.' };
@@ -33,14 +33,17 @@ describe('what is asked about the trouble itself', () => {
   });
   it('is answered by the cause: how it spreads, in place of what holds in general', () =>
     expect(told([card, inGeneral], ['prune', 'spread'])).toEqual([`Spots: ${spreadLine(edition, cause, rose)}`, 'Rose: Late winter.']));
-  it('is answered by what is advised: the option chosen, or why nothing is done', () => {
-    expect(told([], ['remedy'])).toEqual(['Spots: Pick it off: Every leaf, into the bin.']);
+  it('is answered by what is advised and when: the option chosen, or why nothing is done', () => {
+    expect(told([], ['remedy'])).toEqual(['Spots: Pick it off (now, until about 30 September 2026): Every leaf, into the bin.']);
     expect(told([], ['remedy'], standing(true, null))).toEqual(['Spots: Leave it.']);
   });
   it('is answered once, however often it is asked', () => expect(told([], ['outlook', 'outlook'])).toEqual(['Spots: It mends by itself.']));
   it('puts what may as well be meant for the trouble behind the advice on it', () => {
     const harvest: CareAnswer = { topic: 'harvest', plant: 'Rose', answer: 'Hips in autumn.', orCause: true };
-    expect(told([harvest, card], ['harvest', 'remedy', 'prune'])).toEqual(['Spots: Pick it off: Every leaf, into the bin.', 'Rose: Late winter.']);
+    expect(told([harvest, card], ['harvest', 'remedy', 'prune'])).toEqual([
+      'Spots: Pick it off (now, until about 30 September 2026): Every leaf, into the bin.',
+      'Rose: Late winter.',
+    ]);
     expect(told([harvest], ['harvest', 'remedy'], standing(false, null))).toEqual(['Rose: Hips in autumn.']);
   });
   it('comes after what cannot wait', () => {

@@ -5,16 +5,17 @@ import type { Plant } from '../edition/plants.ts';
 import type { CareQuestion } from '../language/careQuestions.ts';
 import type { CareAnswer } from './careAnswers.ts';
 import type { Standing } from './consult.ts';
+import { whenSaid } from '../treatment/whenSaid.ts';
 import { spreadLine } from './spread.ts';
 
 /** The cause the advice stands on; null while it stands on none. */
 export const causeNamed = ({ causes }: Pick<Edition, 'causes'>, { decision, candidates }: Pick<Standing, 'decision' | 'candidates'>): Cause | null =>
   (decision.firm && causes.find(({ id }) => id === candidates[0]?.cause)) || null;
 
-/** What is advised, in the words of its option; why nothing is to be done where none was chosen. */
+/** What is advised and when, in the words of its option; why nothing is to be done where none was chosen. */
 function remedyLine({ decision, options }: Pick<Standing, 'decision' | 'options'>): string {
-  const chosen = options.find(({ option }) => option.id === decision.option)?.option;
-  return chosen ? `${chosen.title}: ${chosen.how}` : decision.why;
+  const chosen = options.find(({ option }) => option.id === decision.option);
+  return chosen ? `${chosen.option.title} (${whenSaid(chosen.timing)}): ${chosen.option.how}` : decision.why;
 }
 
 /** What callers ask about the trouble itself, in the order they ask it. */

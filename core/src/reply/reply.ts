@@ -12,8 +12,9 @@ import { ASK_OPENLY } from '../consult/openly.ts';
 import { likelihoodWord, POSSIBLE, readingText } from '../consult/words.ts';
 import type { Overturning } from '../diagnosis/overturn.ts';
 import type { Reading } from '../edition/reading.ts';
-import { isWorkable, type WindowStanding } from '../season/windows.ts';
+import { isWorkable } from '../season/windows.ts';
 import { longDate, type IsoDate } from '../season/calendar.ts';
+import { whenSaid } from '../treatment/whenSaid.ts';
 import { isTimeToLeave, type OptionStanding } from '../treatment/decide.ts';
 import { reasonsInWords } from '../treatment/verdicts.ts';
 
@@ -57,26 +58,9 @@ export const LABELS_FIRST =
 
 const sentence = (text: string): string => (/[.!?]$/.test(text.trim()) ? text.trim() : `${text.trim()}.`);
 
-function when({ timing }: { timing: WindowStanding }): string {
-  switch (timing.state) {
-    case 'any-time':
-      return 'at any time';
-    case 'open':
-      return timing.to ? `now, until about ${longDate(timing.to)}` : 'now';
-    case 'closing':
-      return timing.to ? `now – the time ends about ${longDate(timing.to)}` : 'now';
-    case 'not-yet':
-      return timing.from ? `from about ${longDate(timing.from)}${timing.to ? ` to ${longDate(timing.to)}` : ''}` : 'later';
-    case 'closed':
-      return timing.nextFrom ? `too late this season; note ${longDate(timing.nextFrom)}` : 'too late this season';
-    case 'unknown':
-      return timing.basis;
-  }
-}
-
 function optionText(standing: OptionStanding): string {
   const { option } = standing;
-  const parts = [`${option.title} (${when(standing)}): ${sentence(option.how)}`];
+  const parts = [`${option.title} (${whenSaid(standing.timing)}): ${sentence(option.how)}`];
   if (option.repeat) parts.push(`Repeat ${sentence(option.repeat)}`);
   if (option.not.length > 0) parts.push(`Not: ${option.not.join('; ').replace(/\.$/, '')}.`);
   return parts.join(' ');
@@ -282,7 +266,7 @@ function careLines({ care, edition, plant, standing }: ReplyInput): string[] {
   const lines = answers.flatMap(({ topic, answer, plant: whose }) => [
     ofAnother(whose) ? `${topicName(topic)}: ${inSentence(whose)}` : topicName(topic),
     sentence(answer),
-    ...(care?.dates ?? []).filter((date) => date.topic === topic).map((date) => `– ${date.name} (${when(date)}): ${sentence(date.how)}`),
+    ...(care?.dates ?? []).filter((date) => date.topic === topic).map((date) => `– ${date.name} (${whenSaid(date.timing)}): ${sentence(date.how)}`),
     '',
   ]);
   const saidOfIt = answers.some(({ topic, plant: whose }) => topic === POISON && !ofAnother(whose));
