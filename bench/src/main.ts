@@ -11,7 +11,6 @@ import type { CaseTable } from '@sounding/core/diagnosis/learn.ts';
 import type { Edition } from '@sounding/core/edition/edition.ts';
 import { Understander } from '@sounding/core/language/understand.ts';
 import { practiceCalls } from '@sounding/knowledge/calls.ts';
-import { readingsAgainst } from './against.ts';
 import { callersByPrior, callersWithUnknownCauses, MOST_QUESTIONS, simulateCallers } from './callers.ts';
 import { scoreCare } from './careCorpus.ts';
 import { loadCorpus, scoreCorpus } from './corpus.ts';
@@ -165,13 +164,6 @@ function playPracticeCalls(edition: Edition): void {
   say(`\n${ranks.length} practice calls with a cause (knowledge/callers/practice): first ${share(1)}, first three ${share(3)}`);
 }
 
-/** Where phrases or rates are to be mended: what callers say against the cause they rang about. */
-function saidAgainst(edition: Edition): void {
-  const { readings, against, pairs } = readingsAgainst(edition, practiceCalls());
-  say(`  ${readings} readings of them: ${percent(against / readings)} against the cause of the call`);
-  for (const { cause, reading, calls, said } of pairs.slice(0, WORST)) say(`    ${calls} × ${cause}, ${reading}: “${said.slice(0, 80)}”`);
-}
-
 /** The same calls with a sentence of no account before and behind. */
 function chat(edition: Edition): void {
   const calls = practiceCalls().filter((_, i) => i % CALLS_A_CHAT === 0);
@@ -263,6 +255,5 @@ keystrokes(edition);
 corpus(edition);
 simulation(edition);
 playPracticeCalls(edition);
-saidAgainst(edition);
 chat(edition);
 honesty(edition);

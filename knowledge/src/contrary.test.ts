@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { PracticeCall } from '@sounding/core/consult/practiceCall.ts';
 import { smallEdition } from '@sounding/core/testing/smallEdition.ts';
-import { ContraryReadings } from './contrary.ts';
+import { ContraryReadings, mostMet } from './contrary.ts';
 
 const contraries = new ContraryReadings(smallEdition);
 const call = (opening: string, cause: string | null, host = 'bean'): PracticeCall => ({
@@ -32,4 +32,15 @@ describe('readings against the cause of a call', () => {
     expect(contraries.of(call('black soot on the leaf', 'beetle', 'oak'))).toEqual([]);
     expect(contraries.of(call('black soot on the leaf', null))).toEqual([]);
   });
+});
+
+describe('contrary readings under their headings', () => {
+  const one = (cause: string, reading: string) => ({ cause, reading, from: 'words', decibans: -4 });
+  const met = [one('rust', 'spots=none'), one('scab', 'spots=none'), one('scab', 'fruit=sound')];
+  it('stand with what is met most often first', () =>
+    expect(mostMet(met, ({ reading }) => reading)).toEqual([
+      ['spots=none', [met[0], met[1]]],
+      ['fruit=sound', [met[2]]],
+    ]));
+  it('are all kept', () => expect(mostMet(met, ({ cause, reading }) => `${cause} ${reading}`).flatMap(([, all]) => all)).toEqual(met));
 });

@@ -54,3 +54,10 @@ export class ContraryReadings {
     });
   }
 }
+
+/** Under their headings, the heading met most often first. */
+export function mostMet(met: readonly Contrary[], heading: (contrary: Contrary) => string): [heading: string, met: Contrary[]][] {
+  const under = new Map<string, Contrary[]>();
+  for (const one of met) under.set(heading(one), [...(under.get(heading(one)) ?? []), one]);
+  return [...under].sort(([, a], [, b]) => b.length - a.length);
+}
