@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Cause } from '../edition/causes.ts';
 import type { Edition } from '../edition/edition.ts';
+import type { Act } from '../edition/options.ts';
 import { smallEdition } from '../testing/smallEdition.ts';
 import type { CareAnswer } from './careAnswers.ts';
 import { causeNamed, isInTheAdvice, withTheCause } from './causeAnswers.ts';
@@ -12,11 +13,11 @@ const cause: Cause = { ...smallEdition.causes[0]!, id: 'spots', name: 'Spots', k
 const edition: Edition = { ...smallEdition, causes: [cause] };
 const option = { ...cause.options[0]!, id: 'pick', title: 'Pick it off', how: 'Every leaf, into the bin.' };
 
-const standing = (firm: boolean, chosen: string | null): Standing =>
+const standing = (firm: boolean, chosen: string | null, act: Act = 'physical'): Standing =>
   ({
     candidates: [{ cause: 'spots' }],
     decision: { act: 'leave', why: 'Leave it.', option: chosen, noteFor: null, firm },
-    options: [{ option, timing: { state: 'open', to: '2026-09-30' } }],
+    options: [{ option: { ...option, act }, timing: { state: 'open', to: '2026-09-30' } }],
   }) as unknown as Standing;
 
 const card: CareAnswer = { topic: 'prune', plant: 'Rose', answer: 'Late winter.' };
@@ -37,6 +38,8 @@ describe('what is asked about the trouble itself', () => {
     expect(told([], ['remedy'])).toEqual(['Spots: Pick it off (now, until about 30 September 2026): Every leaf, into the bin.']);
     expect(told([], ['remedy'], standing(true, null))).toEqual(['Spots: Leave it.']);
   });
+  it('has no time where it is left alone', () =>
+    expect(told([], ['remedy'], standing(true, 'pick', 'leave'))).toEqual(['Spots: Pick it off: Every leaf, into the bin.']));
   it('is answered once, however often it is asked', () => expect(told([], ['outlook', 'outlook'])).toEqual(['Spots: It mends by itself.']));
   it('puts what may as well be meant for the trouble behind the advice on it', () => {
     const harvest: CareAnswer = { topic: 'harvest', plant: 'Rose', answer: 'Hips in autumn.', orCause: true };

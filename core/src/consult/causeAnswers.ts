@@ -12,10 +12,12 @@ import { spreadLine } from './spread.ts';
 export const causeNamed = ({ causes }: Pick<Edition, 'causes'>, { decision, candidates }: Pick<Standing, 'decision' | 'candidates'>): Cause | null =>
   (decision.firm && causes.find(({ id }) => id === candidates[0]?.cause)) || null;
 
-/** What is advised and when, in the words of its option; why nothing is to be done where none was chosen. */
+/** What is advised and when, in the words of its option; why nothing is to be done where none was chosen. Leaving it alone has no time. */
 function remedyLine({ decision, options }: Pick<Standing, 'decision' | 'options'>): string {
   const chosen = options.find(({ option }) => option.id === decision.option);
-  return chosen ? `${chosen.option.title} (${whenSaid(chosen.timing)}): ${chosen.option.how}` : decision.why;
+  if (!chosen) return decision.why;
+  const { title, how, act } = chosen.option;
+  return act === 'leave' ? `${title}: ${how}` : `${title} (${whenSaid(chosen.timing)}): ${how}`;
 }
 
 /** What callers ask about the trouble itself, in the order they ask it. */

@@ -40,7 +40,7 @@ const isForHowLong = (tokens: readonly Token[], i: number): boolean =>
   FOR_HOW_LONG.has(tokens[i]!.word) && tokens.slice(i + 1, i + 4).some(({ word, clause }) => clause === tokens[i]!.clause && SPANS.has(word));
 
 /** "Will not stay green | in the shade", "no flowers | in its pot": where it fails to is not denied, nor for how long. */
-export function isPlaced(tokens: readonly Token[], negator: number, i: number): boolean {
+export function tellsWhereOrHowLong(tokens: readonly Token[], negator: number, i: number): boolean {
   if (i > negator + 1 && isForHowLong(tokens, i)) return true;
   if (!PLACES.has(tokens[i]!.word) || i === negator + 1) return false;
   const { word } = tokens[negator]!;

@@ -1,5 +1,5 @@
 import type { Lexicon } from '../edition/lexicon.ts';
-import { isPlaced, statementBegins } from './denialEnds.ts';
+import { statementBegins, tellsWhereOrHowLong } from './denialEnds.ts';
 import { deniesLack, deniesNothing } from './granted.ts';
 import type { Token } from './tokens.ts';
 
@@ -32,7 +32,7 @@ function reach(tokens: readonly Token[], start: number, { deny, spare }: Marks, 
     const token = tokens[i]!;
     // "I do not know of any frost" denies it
     if (spare && startsAt(granted, tokens, i) && !tokens.slice(i + 1, i + 3).some(({ word }) => word === 'any')) mark = spare;
-    if (statementBegins(tokens, start, i) || isPlaced(tokens, start, i)) return;
+    if (statementBegins(tokens, start, i) || tellsWhereOrHowLong(tokens, start, i)) return;
     if (token.clause !== from.clause || ENDING.has(token.word) || (TELLING_WHEN.has(token.word) && i > start + 1)) return;
     // a comma ends it, unless an "or" takes it up again
     if (token.breath !== breath && !JOINING.has(token.word)) return;

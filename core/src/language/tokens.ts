@@ -27,6 +27,7 @@ const CONTRACTIONS: [RegExp, string][] = [
   [/\b(i|you|he|she|we|they|it|there)'d(?= (?:been|had|gone|got|bought|grown|seen|left|(?!need)\w+ed)\b)/g, '$1 had'],
   [/\b(i|you|he|she|we|they|it|there)'d\b/g, '$1 would'],
   [/\bi'm\b/g, 'i am'],
+  [/\bnothing (left )?but\b/g, 'only $1'], // "but" would end the clause
   [/([\p{L}]+)-like\b/gu, 'like $1'], // "hosta-like leaves" are no hosta's
 ];
 

@@ -25,6 +25,13 @@ describe('tokens', () => {
   ])('tells the season and the place from the verb: %s', (text, last) => expect(tokenise(text, {}).at(-1)?.word).toBe(last));
 });
 
+it('keeps "nothing but" in one clause, as "only"', () =>
+  expect(tokenise('nothing left but veins', {}).map(({ word, clause }) => [word, clause])).toEqual([
+    ['only', 0],
+    ['left', 0],
+    ['veins', 0],
+  ]));
+
 describe('findings', () => {
   it('reads several from one sentence, in the order they were said', () =>
     expect(pairs('holes in the leaves and white powder')).toEqual(['holes=some', 'coating=white']));
