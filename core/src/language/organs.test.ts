@@ -91,6 +91,11 @@ describe('the organ spoken of', () => {
     expect(pairs('my pear is full of holes')).toEqual(['leaf-holes=some']);
     expect(reader.understand(['my pears are full of holes']).host?.id).toBe('pear');
   });
+  it('is the tree for such a plural where what is told sits on its leaves', () => {
+    expect(pairs('my pears have holes in the leaves')).toEqual(['leaf-holes=some']);
+    expect(pairs('holes in my pears, none on the leaves')).toContain('fruit-holes=some');
+    expect(pairs('my pears have holes in the fruit and on the leaves')).toContain('fruit-holes=some');
+  });
   it('keeps a growth from the leaf where the same words say it of the fruit, and lets it sit anywhere else', () => {
     expect(pairs('grey fur on the fruit')).toEqual(['fruit-fur=some']);
     expect(pairs('grey fur on my bean')).toEqual(['leaf-fur=some']);
