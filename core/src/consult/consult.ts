@@ -252,7 +252,7 @@ export class Consultant {
       circumstances,
       unexplained: leader ? unexplainedBy(model, terms, leader.cause) : [],
       pair: findPair(model, terms),
-      contradictions: contradictions(input.readings),
+      contradictions: contradictions(input.readings, (id) => this.findings.get(id)?.absent),
       overturnings: input.readings.length === 0 ? [] : overturnings(model, probabilities, answered, channel),
     };
   }

@@ -196,9 +196,16 @@ describe('overturning', () => {
     expect(found).not.toContain('frost');
   });
   it('sees reports that cannot all be true', () => {
-    expect(contradictions([reading('holes', 'some'), reading('holes', 'none')])).toEqual(['holes']);
-    expect(contradictions([reading('coating', 'white'), reading('coating', 'not:white')])).toEqual(['coating']);
-    expect(contradictions([reading('coating', 'white'), reading('coating', 'not:black')])).toEqual([]);
+    const found = (finding: string, ...answers: string[]) =>
+      contradictions(
+        answers.map((answer) => reading(finding, answer)),
+        (id) => (id === 'age' ? undefined : 'none'),
+      );
+    expect(found('holes', 'some', 'none')).toEqual(['holes']);
+    expect(found('coating', 'white', 'not:white')).toEqual(['coating']);
+    expect(found('coating', 'white', 'not:black')).toEqual([]);
+    expect(found('coating', 'white', 'black')).toEqual([]);
+    expect(found('age', 'old', 'new')).toEqual(['age']);
   });
 });
 

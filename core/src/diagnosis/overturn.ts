@@ -1,7 +1,7 @@
 import { UNLISTED } from '../edition/causes.ts';
 import { WORDING, type Channel } from '../edition/findings.ts';
 import type { DiagnosticModel } from './model.ts';
-import { reliabilityOf } from './posterior.ts';
+import { NOT, reliabilityOf } from './posterior.ts';
 
 /** One thing that, if it were seen, would put another cause first. */
 export interface Overturning {
@@ -53,17 +53,18 @@ export function overturnings(model: DiagnosticModel, standing: Float64Array, ans
   return found.sort((x, y) => y.chance - x.chance).slice(0, SHOWN);
 }
 
-/** Findings on which the reports cannot all be true. */
-export function contradictions(reports: readonly { finding: string; answer: string }[]): string[] {
-  const plain = new Map<string, Set<string>>();
-  const denied = new Map<string, Set<string>>();
-  for (const { finding, answer } of reports) {
-    if (finding === WORDING) continue;
-    const into = answer.startsWith('not:') ? denied : plain;
-    into.set(finding, (into.get(finding) ?? new Set()).add(answer.replace(/^not:/, '')));
-  }
-  return [...plain].flatMap(([finding, answers]) => {
-    const deniedHere = denied.get(finding);
-    return answers.size > 1 || (deniedHere && [...answers].some((answer) => deniedHere.has(answer))) ? [finding] : [];
+/**
+ * Findings on which the reports cannot all be true. Two signs of one finding may both be there, a lawn that lifts and is torn up as well; two states
+ * cannot, nor a sign and none.
+ * @param absentOf a finding's answer that nothing is there; undefined where its answers are states
+ */
+export function contradictions(reports: readonly { finding: string; answer: string }[], absentOf: (finding: string) => string | undefined): string[] {
+  const told = new Map<string, Set<string>>();
+  for (const { finding, answer } of reports) if (finding !== WORDING) told.set(finding, (told.get(finding) ?? new Set()).add(answer));
+  return [...told].flatMap(([finding, answers]) => {
+    const plain = [...answers].filter((answer) => !answer.startsWith(NOT));
+    const absent = absentOf(finding);
+    const cannotGoTogether = plain.length > 1 && (absent === undefined || answers.has(absent));
+    return cannotGoTogether || plain.some((answer) => answers.has(NOT + answer)) ? [finding] : [];
   });
 }

@@ -3,7 +3,7 @@ import type { Reading } from '../edition/reading.ts';
 import { familyLogRatio } from './families.ts';
 import type { DiagnosticModel, ModelFinding } from './model.ts';
 
-const NOT = 'not:';
+export const NOT = 'not:';
 
 /** True for the answers that a reading allows, in the finding's own order. */
 export function allowedAnswers(finding: Pick<ModelFinding, 'answers'>, answer: string): boolean[] {
